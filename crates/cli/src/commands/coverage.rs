@@ -1,0 +1,148 @@
+//! `vinequill coverage`
+
+use std::collections::BTreeMap;
+use std::path::PathBuf;
+
+use clap::{Args, ValueEnum};
+use vinequill_core::coverage::{Counts, permille};
+use vinequill_project::{Reviewed, Unread, review_files};
+
+use crate::exit::{Done, Exit, Failure};
+use crate::options::common::Common;
+use crate::options::output::{Pair, deliver};
+use crate::report;
+use crate::session::Session;
+use crate::terminal;
+
+/// Options of `coverage`.
+#[derive(Debug, Args)]
+pub(crate) struct Coverage {
+    /// Files and folders; the project when none are named
+    paths: Vec<PathBuf>,
+    /// What the table's rows are
+    #[arg(long, value_name = "WHAT", value_enum, default_value_t = By::Folder)]
+    by: By,
+    /// Fail when fewer declarations are described, in percent
+    #[arg(long, value_name = "N", value_parser = parse_percent)]
+    floor: Option<f64>,
+    /// Fail when fewer declarations are complete, in percent
+    #[arg(long, value_name = "N", value_parser = parse_percent)]
+    complete_floor: Option<f64>,
+    /// Form of the report
+    #[arg(long, value_name = "F", value_enum, num_args = 1)]
+    format: Vec<Format>,
+    /// File to write the report to
+    #[arg(short = 'o', long = "output", value_name = "FILE", num_args = 1)]
+    output: Vec<PathBuf>,
+    #[command(flatten)]
+    common: Common,
+}
+
+/// What the rows of the table are.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, ValueEnum)]
+pub(crate) enum By {
+    /// Folders
+    Folder,
+    /// Files
+    File,
+    /// Languages
+    Language,
+    /// Kinds of declarations
+    Kind,
+}
+
+/// A form of the report.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, ValueEnum)]
+enum Format {
+    /// A table with bars, for people
+    Text,
+    /// For programs
+    Json,
+}
+
+impl By {
+    /// Returns the word used in JSON.
+    pub(crate) const fn as_str(self) -> &'static str {
+        match self {
+            Self::Folder => "folder",
+            Self::File => "file",
+            Self::Language => "language",
+            Self::Kind => "kind",
+        }
+    }
+}
+
+fn parse_percent(text: &str) -> Result<f64, String> {
+    let number: f64 = text.trim_end_matches('%').parse().map_err(|_| "it is a number from 0 to 100".to_owned())?;
+    if (0.0..=100.0).contains(&number) { Ok(number) } else { Err("it is a number from 0 to 100".to_owned()) }
+}
+
+impl Coverage {
+    /// Measures and reports.
+    pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
+        let session = Session::open(&self.common, &self.paths)?;
+        let results = review_files(&session.files, &session.project.settings, self.common.jobs);
+        let mut files = Vec::new();
+        let mut unread = Vec::new();
+        for result in results {
+            match result {
+                Ok(file) => files.push(file),
+                Err(error) => unread.push(error),
+            }
+        }
+        let (total, groups) = group(&files, self.by, &session);
+        let generated = unread.iter().filter(|unread| matches!(unread, Unread::Generated)).count();
+        let left = session.left_out(u64::try_from(generated).unwrap_or(u64::MAX));
+        for pair in pairs {
+            let json = pair.format.as_deref().is_some_and(|name| Format::from_str(name, true) == Ok(Format::Json));
+            let text = if json {
+                report::json::coverage(total, self.by.as_str(), &groups)
+            } else {
+                report::coverage::render(total, self.by, &groups, &left)
+            };
+            deliver(pair.file.as_deref(), &text)?;
+        }
+        let exit = session.complain(unread.iter());
+        Ok(exit.max(self.floors(&session, total)?))
+    }
+
+    /// Tells of floors that were missed.
+    fn floors(&self, session: &Session, total: Counts) -> Result<Exit, Failure> {
+        let settings = &session.project.settings;
+        let mut exit = Exit::Clean;
+        for (floor, part, what) in [
+            (self.floor.or(settings.floor), total.described, "described"),
+            (self.complete_floor.or(settings.complete_floor), total.complete, "complete"),
+        ] {
+            let (Some(floor), Some(tenths)) = (floor, permille(part, total.declared)) else { continue };
+            #[expect(clippy::cast_precision_loss, reason = "counts of declarations")]
+            let share = part as f64 * 100.0 / total.declared as f64;
+            if share < floor {
+                let shown = format!("{}.{} %", tenths / 10, tenths % 10);
+                terminal::complain(&format!("{shown} {what}, below the floor of {floor} %"));
+                exit = Exit::Found;
+            }
+        }
+        Ok(exit)
+    }
+}
+
+/// Groups the numbers; worst first where people read them, that is, least complete.
+fn group(files: &[Reviewed], by: By, session: &Session) -> (Counts, Vec<(String, Counts)>) {
+    let mut total = Counts::default();
+    let mut groups: BTreeMap<String, Counts> = BTreeMap::new();
+    for file in files {
+        let path = session.typed_path(file.source.path());
+        for tally in &file.review.tallies {
+            let name = match by {
+                By::Folder => path.rsplit_once('/').map_or(".", |(folder, _)| folder).to_owned(),
+                By::File => path.clone(),
+                By::Language => file.language.to_owned(),
+                By::Kind => tally.kind.as_str().to_owned(),
+            };
+            groups.entry(name).or_default().add(tally.counts);
+            total.add(tally.counts);
+        }
+    }
+    (total, groups.into_iter().collect())
+}

@@ -1,0 +1,10 @@
+//! One file a subcommand: its options and what it does.
+
+pub(crate) mod coverage;
+pub(crate) mod demo;
+pub(crate) mod draft;
+pub(crate) mod init;
+pub(crate) mod languages;
+pub(crate) mod outline;
+pub(crate) mod review;
+pub(crate) mod rules;

@@ -1,0 +1,153 @@
+//! `vinequill review`
+
+use std::path::PathBuf;
+
+use clap::{Args, ValueEnum};
+use vinequill_core::model::{Level, State};
+use vinequill_core::reading::Parsers;
+use vinequill_core::review::{self, FileReading};
+use vinequill_core::text::Source;
+use vinequill_core::languages;
+use vinequill_project::{Encoding, Reviewed, Unread, decode, review_files};
+
+use crate::exit::{Done, Exit, Failure};
+use crate::options::common::{Common, parse_level_word};
+use crate::options::output::{Pair, deliver};
+use crate::report::{self, Totals};
+use crate::session::Session;
+use crate::terminal;
+
+/// Options of `review`.
+#[derive(Debug, Args)]
+pub(crate) struct Review {
+    /// Files and folders; the project when none are named
+    paths: Vec<PathBuf>,
+    /// The level from which a finding fails the run
+    #[arg(long, value_name = "LEVEL", value_parser = parse_level_word)]
+    fail_on: Option<Level>,
+    /// List every finding, however many there are
+    #[arg(long)]
+    all: bool,
+    /// Show notes, not only their number
+    #[arg(long)]
+    notes: bool,
+    /// Form of the report
+    #[arg(long, value_name = "F", value_enum, num_args = 1)]
+    format: Vec<Format>,
+    /// File to write the report to
+    #[arg(short = 'o', long = "output", value_name = "FILE", num_args = 1)]
+    output: Vec<PathBuf>,
+    #[command(flatten)]
+    common: Common,
+}
+
+/// A form of the report.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, ValueEnum)]
+enum Format {
+    /// With source excerpts, for people
+    Text,
+    /// One line a finding
+    Short,
+    /// For programs
+    Json,
+}
+
+impl Review {
+    /// Reviews and reports.
+    pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
+        let session = Session::open(&self.common, &self.paths)?;
+        let results = match &self.common.stdin_path {
+            Some(path) => vec![Ok(from_standard_input(&session, path)?)],
+            None => review_files(&session.files, &session.project.settings, self.common.jobs),
+        };
+        self.report(&session, results, pairs)
+    }
+
+    /// Reviews the files of a session, as the demo does.
+    pub(crate) fn for_demo() -> Self {
+        Self {
+            paths: Vec::new(),
+            fail_on: None,
+            all: true,
+            notes: false,
+            format: Vec::new(),
+            output: Vec::new(),
+            common: Common::default(),
+        }
+    }
+
+    /// Reports what a review found.
+    pub(crate) fn report(
+        &self,
+        session: &Session,
+        results: Vec<Result<Reviewed, Unread>>,
+        pairs: &[Pair],
+    ) -> Done {
+        let (files, unread): (Vec<_>, Vec<_>) = results.into_iter().partition(Result::is_ok);
+        let files: Vec<Reviewed> = files.into_iter().filter_map(Result::ok).collect();
+        let unread: Vec<Unread> = unread.into_iter().filter_map(Result::err).collect();
+        let generated = unread.iter().filter(|unread| matches!(unread, Unread::Generated)).count();
+        let totals = Totals::of(&files);
+        for pair in pairs {
+            let view = report::View {
+                session,
+                files: &files,
+                totals: &totals,
+                all: self.all || pair.file.is_some() || !terminal::is_watched(),
+                notes: self.notes || self.common.verbose,
+                quiet: self.common.quiet,
+                left_out: session.left_out(u64::try_from(generated).unwrap_or(u64::MAX)),
+            };
+            let text = match Format::of(pair) {
+                Format::Text => report::text::render(&view),
+                Format::Short => report::short::render(&view),
+                Format::Json => report::json::review(&view),
+            };
+            deliver(pair.file.as_deref(), &text)?;
+        }
+        let mut exit = session.complain(unread.iter());
+        if session.files.is_empty() && self.common.stdin_path.is_none() {
+            let left = session.left_out(0);
+            let hint = if left.is_empty() { String::new() } else { format!(" (not reviewed: {left})") };
+            terminal::complain(&format!("nothing to review: no file here is in a language that is read{hint}"));
+        }
+        if totals.unparsed_percent() > session.project.settings.max_unparsed {
+            terminal::complain(&format!(
+                "{:.1} % of the text was not understood, more than `max-unparsed` allows ({} %)",
+                totals.unparsed_percent(),
+                session.project.settings.max_unparsed
+            ));
+            exit = exit.max(Exit::Incomplete);
+        }
+        let fail_on = self.fail_on.unwrap_or(session.project.settings.fail_on);
+        let fails = fail_on != Level::None
+            && files
+                .iter()
+                .flat_map(|file| &file.review.findings)
+                .any(|finding| finding.level >= fail_on && finding.state == State::New);
+        Ok(exit.max(if fails { Exit::Found } else { Exit::Clean }))
+    }
+}
+
+impl Format {
+    fn of(pair: &Pair) -> Self {
+        pair.format.as_deref().and_then(|name| Self::from_str(name, true).ok()).unwrap_or(Self::Text)
+    }
+}
+
+fn from_standard_input(session: &Session, path: &std::path::Path) -> Result<Reviewed, Failure> {
+    let mut bytes = Vec::new();
+    std::io::Read::read_to_end(&mut std::io::stdin().lock(), &mut bytes)?;
+    let shown = path.to_string_lossy().replace('\\', "/");
+    let Some(language) = languages::for_file(&shown) else {
+        return Err(Failure::usage(anyhow::anyhow!("{shown}: no language is known by this ending")));
+    };
+    let Some(decoded) = decode(bytes) else {
+        return Err(Failure::usage(anyhow::anyhow!("{shown}: standard input is binary, not source text")));
+    };
+    let source = Source::new(&shown, &decoded.text);
+    let reading = FileReading::read(&source, language, &session.project.settings, &mut Parsers::new());
+    let review = review::review(&reading);
+    let encoding: Encoding = decoded.encoding;
+    Ok(Reviewed { source: source.clone(), encoding, language: language.id.as_str(), review })
+}

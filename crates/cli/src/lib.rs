@@ -1,0 +1,76 @@
+//! The command line: what was typed, what it means, and how the results are laid out.
+//!
+//! `options` holds what several commands share, `commands` one file each, `report` one file a format.
+//! Nothing here decides what a finding is: that is the core's.
+
+mod commands;
+mod exit;
+mod options;
+mod report;
+mod session;
+mod terminal;
+
+use std::ffi::OsString;
+
+use clap::{CommandFactory, FromArgMatches, Parser, Subcommand};
+
+pub use exit::Exit;
+
+/// Compares doc comments with function signatures: finds what is missing or wrong, measures how much is
+/// documented, and writes the skeleton to fill in.
+#[derive(Debug, Parser)]
+#[command(name = "vinequill", version, max_term_width = 100, propagate_version = true)]
+struct Cli {
+    #[command(subcommand)]
+    command: Command,
+}
+
+#[derive(Debug, Subcommand)]
+enum Command {
+    /// Where do comments and signatures disagree?
+    Review(commands::review::Review),
+    /// How much is documented, and how fully?
+    Coverage(commands::coverage::Coverage),
+    /// Write the skeleton to fill in; shows a diff unless told otherwise
+    Draft(commands::draft::Draft),
+    /// What does the tool think this declares?
+    Outline(commands::outline::Outline),
+    /// What does a rule mean?
+    Rules(commands::rules::Rules),
+    /// What can be read?
+    Languages(commands::languages::Languages),
+    /// Write a commented configuration to start from
+    Init(commands::init::Init),
+    /// Try it on a small project in three languages
+    Demo(commands::demo::Demo),
+}
+
+/// Runs the program with the given arguments, the first of which is its name.
+pub fn run(arguments: impl IntoIterator<Item = OsString>) -> Exit {
+    let matches = match Cli::command().try_get_matches_from(arguments) {
+        Ok(matches) => matches,
+        Err(error) => {
+            let shown = error.print().is_ok();
+            return if shown && !error.use_stderr() { Exit::Clean } else { Exit::Usage };
+        }
+    };
+    let cli = match Cli::from_arg_matches(&matches) {
+        Ok(cli) => cli,
+        Err(error) => error.exit(),
+    };
+    let pairs = matches.subcommand().map(|(_, inner)| options::output::pairs(inner)).unwrap_or_default();
+    let done = match cli.command {
+        Command::Review(command) => command.run(&pairs),
+        Command::Coverage(command) => command.run(&pairs),
+        Command::Draft(command) => command.run(),
+        Command::Outline(command) => command.run(&pairs),
+        Command::Rules(command) => command.run(),
+        Command::Languages(command) => command.run(),
+        Command::Init(command) => command.run(),
+        Command::Demo(command) => command.run(&pairs),
+    };
+    match done {
+        Ok(exit) => exit,
+        Err(failure) => exit::tell(&failure),
+    }
+}

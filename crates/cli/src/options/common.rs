@@ -1,0 +1,98 @@
+//! Options that mean the same in every command that reads source.
+
+use std::path::PathBuf;
+
+use clap::Args;
+use vinequill_core::model::{Level, Surface};
+use vinequill_core::reading::Owe;
+use vinequill_core::settings::{LevelSetting, Overrides};
+use vinequill_project::ConfigSource;
+
+use crate::terminal::Color;
+
+/// What is read, and by which standard.
+#[derive(Clone, Debug, Default, Args)]
+pub(crate) struct Common {
+    /// How far declarations are asked for comments
+    #[arg(long, value_name = "S", value_parser = parse_surface, help_heading = "What counts")]
+    surface: Option<Surface>,
+    /// How much comments owe: always, beyond-summary, once-started, never
+    #[arg(long, value_name = "D", value_parser = parse_owe, help_heading = "What counts")]
+    demand: Option<Owe>,
+    /// Level of a rule, as `param.missing=error` or `param.*=none` (repeatable)
+    #[arg(long = "rule", value_name = "RULE=LEVEL", value_parser = parse_level, help_heading = "What counts")]
+    levels: Vec<LevelSetting>,
+    /// Only these languages
+    #[arg(long = "language", value_name = "L", value_delimiter = ',', help_heading = "What is read")]
+    pub(crate) languages: Vec<String>,
+    /// Bring back what is left out by default
+    #[arg(long, value_name = "GLOB", help_heading = "What is read")]
+    pub(crate) include: Vec<String>,
+    /// Read one file from standard input, as if it stood at PATH
+    #[arg(long, value_name = "PATH", help_heading = "What is read")]
+    pub(crate) stdin_path: Option<PathBuf>,
+    /// Use this configuration file
+    #[arg(long, value_name = "FILE", conflicts_with = "no_config", help_heading = "What is read")]
+    config: Option<PathBuf>,
+    /// Use no configuration file
+    #[arg(long, help_heading = "What is read")]
+    no_config: bool,
+    /// Number of workers; one a processor unless given
+    #[arg(long, value_name = "N", default_value_t = 0, hide_default_value = true)]
+    pub(crate) jobs: usize,
+    /// When to use colour
+    #[arg(long, value_name = "WHEN", value_enum, default_value_t)]
+    pub(crate) color: Color,
+    /// Say less
+    #[arg(short, long, conflicts_with = "verbose")]
+    pub(crate) quiet: bool,
+    /// Say more
+    #[arg(short, long)]
+    pub(crate) verbose: bool,
+}
+
+impl Common {
+    /// Returns what was asked for besides the configuration.
+    pub(crate) fn overrides(&self) -> Overrides {
+        Overrides { surface: self.surface, demand: self.demand, levels: self.levels.clone() }
+    }
+
+    /// Returns which configuration file is used.
+    pub(crate) fn config_source(&self) -> ConfigSource {
+        match (&self.config, self.no_config) {
+            (Some(path), _) => ConfigSource::File(path.clone()),
+            (None, true) => ConfigSource::None,
+            (None, false) => ConfigSource::Nearest,
+        }
+    }
+}
+
+fn parse_surface(text: &str) -> Result<Surface, String> {
+    [Surface::Public, Surface::Protected, Surface::Package, Surface::Private]
+        .into_iter()
+        .find(|surface| surface.as_str() == text)
+        .ok_or_else(|| "it is one of public, protected, package, private".to_owned())
+}
+
+fn parse_owe(text: &str) -> Result<Owe, String> {
+    match text {
+        "always" => Ok(Owe::Always),
+        "beyond-summary" => Ok(Owe::BeyondSummary),
+        "once-started" => Ok(Owe::OnceStarted),
+        "never" => Ok(Owe::Never),
+        _ => Err("it is one of always, beyond-summary, once-started, never".to_owned()),
+    }
+}
+
+/// Reads the word for a level.
+pub(crate) fn parse_level_word(text: &str) -> Result<Level, String> {
+    [Level::None, Level::Note, Level::Warning, Level::Error]
+        .into_iter()
+        .find(|level| level.as_str() == text)
+        .ok_or_else(|| "a level is one of error, warning, note, none".to_owned())
+}
+
+fn parse_level(text: &str) -> Result<LevelSetting, String> {
+    let (pattern, level) = text.split_once('=').ok_or_else(|| "write it as RULE=LEVEL".to_owned())?;
+    Ok(LevelSetting { pattern: pattern.trim().to_owned(), level: parse_level_word(level.trim())? })
+}

@@ -1,0 +1,4 @@
+//! Options that several commands share.
+
+pub(crate) mod common;
+pub(crate) mod output;

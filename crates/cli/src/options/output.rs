@@ -1,0 +1,56 @@
+//! `--format` and `-o`, which go in pairs and in order, so that one run can write several reports.
+
+use std::path::{Path, PathBuf};
+
+use clap::ArgMatches;
+
+use crate::exit::Failure;
+use crate::terminal;
+
+/// A format, and the file it goes to; standard output where none is named.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub(crate) struct Pair {
+    /// The format as typed.
+    pub(crate) format: Option<String>,
+    /// The file.
+    pub(crate) file: Option<PathBuf>,
+}
+
+/// Returns the pairs in the order typed: a file belongs to the format before it.
+pub(crate) fn pairs(matches: &ArgMatches) -> Vec<Pair> {
+    let known = |id: &str| matches.ids().any(|found| found.as_str() == id);
+    let mut typed: Vec<(usize, bool, String)> = Vec::new();
+    for (id, is_format) in [("format", true), ("output", false)] {
+        if !known(id) {
+            continue;
+        }
+        let values = matches.get_raw(id).into_iter().flatten().map(|value| value.to_string_lossy().into_owned());
+        let places = matches.indices_of(id).into_iter().flatten();
+        typed.extend(places.zip(values).map(|(place, value)| (place, is_format, value)));
+    }
+    typed.sort();
+    let mut out: Vec<Pair> = Vec::new();
+    for (_, is_format, value) in typed {
+        match out.last_mut() {
+            Some(last) if !is_format && last.file.is_none() => last.file = Some(value.into()),
+            _ if is_format => out.push(Pair { format: Some(value), file: None }),
+            _ => out.push(Pair { format: None, file: Some(value.into()) }),
+        }
+    }
+    if out.is_empty() {
+        out.push(Pair { format: None, file: None });
+    }
+    out
+}
+
+/// Writes a report to a file, without styles, or to standard output.
+pub(crate) fn deliver(file: Option<&Path>, text: &str) -> Result<(), Failure> {
+    match file {
+        None => Ok(terminal::print(text)?),
+        Some(path) => {
+            let plain = anstream::adapter::strip_str(text).to_string();
+            let told = |error: std::io::Error| Failure::Io(anyhow::anyhow!("{}: {error}", path.display()));
+            std::fs::write(path, plain).map_err(told)
+        }
+    }
+}

@@ -1,0 +1,143 @@
+//! The JSON of `review` and `coverage`.
+
+use vinequill_core::coverage::{Counts, permille};
+use vinequill_core::model::{Finding, Level, State};
+use vinequill_core::text::{Source, Span};
+use vinequill_project::{Encoding, Reviewed};
+
+use super::{View, wire};
+
+/// Renders the report of a review.
+pub(crate) fn review(view: &View<'_>) -> String {
+    let totals = view.totals;
+    let review = wire::Review {
+        format: "vinequill-review/1",
+        findings: view.files.iter().flat_map(|file| file.review.findings.iter().map(|f| finding(file, f))).collect(),
+        totals: wire::ReviewTotals {
+            files: totals.files,
+            declarations: totals.counts.declared,
+            error: totals.at(Level::Error),
+            warning: totals.at(Level::Warning),
+            note: totals.at(Level::Note),
+            accepted: 0,
+            waived: totals.waived,
+            excused: totals.counts.excused,
+            unparsed_bytes: totals.unparsed_bytes,
+        },
+    };
+    pretty(&review)
+}
+
+/// Renders a value as JSON that people can read too.
+pub(super) fn pretty(value: &impl serde::Serialize) -> String {
+    // The shapes hold only strings, numbers and lists, which always serialise.
+    serde_json::to_string_pretty(value).unwrap_or_default() + "\n"
+}
+
+fn finding<'a>(file: &'a Reviewed, finding: &'a Finding) -> wire::Finding<'a> {
+    let raw = &finding.raw;
+    let place = Place::of(&file.source, file.encoding, raw.span);
+    let (state, reason) = match &finding.state {
+        State::New => ("new", None),
+        State::Waived(reason) => ("waived", Some(reason.as_str())),
+    };
+    wire::Finding {
+        rule: raw.rule.as_str(),
+        level: finding.level.as_str(),
+        path: file.source.path(),
+        line: place.line,
+        column: place.column,
+        end_line: place.end_line,
+        end_column: place.end_column,
+        start: place.start,
+        end: place.end,
+        declaration: &finding.declaration,
+        declaration_line: finding.declaration_span.map(|span| file.source.line(span.start)),
+        subject: &raw.subject,
+        message: &raw.message,
+        suggestion: raw.suggestion.as_deref(),
+        related: raw.related.iter().map(|related| related_place(file, related.span, &related.label)).collect(),
+        edits: raw
+            .edits
+            .iter()
+            .map(|edit| {
+                let place = Place::of(&file.source, file.encoding, edit.span);
+                wire::Edit { start: place.start, end: place.end, text: &edit.text }
+            })
+            .collect(),
+        state,
+        reason,
+        fingerprint: fingerprint(&[raw.rule.as_str(), file.source.path(), &finding.declaration, &raw.subject]),
+    }
+}
+
+fn related_place<'a>(file: &'a Reviewed, span: Span, label: &'a str) -> wire::Related<'a> {
+    let place = Place::of(&file.source, file.encoding, span);
+    wire::Related {
+        path: file.source.path(),
+        line: place.line,
+        column: place.column,
+        end_line: place.end_line,
+        end_column: place.end_column,
+        start: place.start,
+        end: place.end,
+        label,
+    }
+}
+
+/// A span as JSON tells it: lines and columns, and bytes of the file itself.
+pub(super) struct Place {
+    pub(super) line: u32,
+    column: u32,
+    pub(super) end_line: u32,
+    end_column: u32,
+    pub(super) start: u64,
+    pub(super) end: u64,
+}
+
+impl Place {
+    pub(super) fn of(source: &Source, encoding: Encoding, span: Span) -> Self {
+        let (from, upto) = (source.position(span.start), source.position(span.end));
+        Self {
+            line: from.line,
+            column: from.column,
+            end_line: upto.line,
+            end_column: upto.column,
+            start: encoding.file_offset(source.text(), span.start),
+            end: encoding.file_offset(source.text(), span.end),
+        }
+    }
+}
+
+/// Hashes what identifies a finding (FNV-1a, 64 bits): the same on every machine and in every version.
+fn fingerprint(parts: &[&str]) -> String {
+    let mut hash: u64 = 0xcbf2_9ce4_8422_2325;
+    for byte in parts.iter().flat_map(|part| part.bytes().chain([0])) {
+        hash = (hash ^ u64::from(byte)).wrapping_mul(0x0100_0000_01b3);
+    }
+    format!("{hash:016x}")
+}
+
+/// Renders coverage.
+pub(crate) fn coverage(total: Counts, by: &'static str, groups: &[(String, Counts)]) -> String {
+    let groups = groups.iter().map(|(name, counts)| wire::Group { name, counts: numbers(*counts) }).collect();
+    pretty(&wire::Coverage { format: "vinequill-coverage/1", total: numbers(total), by, groups })
+}
+
+fn numbers(counts: Counts) -> wire::Counts {
+    let percent = |part| permille(part, counts.declared).map(|tenths| {
+        #[expect(clippy::cast_precision_loss, reason = "at most 1000")]
+        let tenths = tenths as f64;
+        tenths / 10.0
+    });
+    wire::Counts {
+        declared: counts.declared,
+        described: counts.described,
+        complete: counts.complete,
+        items_asked: counts.items_asked,
+        items_present: counts.items_present,
+        excused: counts.excused,
+        described_percent: percent(counts.described),
+        complete_percent: percent(counts.complete),
+    }
+}

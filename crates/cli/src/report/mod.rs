@@ -1,0 +1,88 @@
+//! Reports: one file a format. They lay out what the core found; they neither count nor decide.
+
+pub(crate) mod coverage;
+pub(crate) mod json;
+pub(crate) mod outline;
+pub(crate) mod short;
+pub(crate) mod text;
+mod wire;
+
+use std::collections::BTreeMap;
+
+use vinequill_core::coverage::Counts;
+use vinequill_core::model::{Level, RuleId, State};
+use vinequill_project::Reviewed;
+
+use crate::session::Session;
+
+/// What a review report shows.
+pub(crate) struct View<'a> {
+    /// The project.
+    pub(crate) session: &'a Session,
+    /// What was found, file by file.
+    pub(crate) files: &'a [Reviewed],
+    /// The sums.
+    pub(crate) totals: &'a Totals,
+    /// Every finding is listed, however many there are.
+    pub(crate) all: bool,
+    /// Notes are listed.
+    pub(crate) notes: bool,
+    /// Only findings are listed.
+    pub(crate) quiet: bool,
+    /// What was not reviewed.
+    pub(crate) left_out: String,
+}
+
+/// Sums over all files.
+#[derive(Debug, Default)]
+pub(crate) struct Totals {
+    /// Files reviewed.
+    pub(crate) files: u64,
+    /// Coverage.
+    pub(crate) counts: Counts,
+    /// New findings by rule, with the level of each.
+    pub(crate) by_rule: BTreeMap<(RuleId, Level), u64>,
+    /// Waived findings.
+    pub(crate) waived: u64,
+    /// Bytes that were not understood.
+    pub(crate) unparsed_bytes: u64,
+    /// All bytes.
+    bytes: u64,
+}
+
+impl Totals {
+    /// Sums up.
+    pub(crate) fn of(files: &[Reviewed]) -> Self {
+        let mut out = Self::default();
+        for file in files {
+            out.files += 1;
+            out.bytes += u64::try_from(file.source.text().len()).unwrap_or(u64::MAX);
+            out.unparsed_bytes += file.review.unparsed_bytes;
+            for tally in &file.review.tallies {
+                out.counts.add(tally.counts);
+            }
+            for finding in &file.review.findings {
+                match finding.state {
+                    State::New => *out.by_rule.entry((finding.raw.rule, finding.level)).or_default() += 1,
+                    State::Waived(_) => out.waived += 1,
+                }
+            }
+        }
+        out
+    }
+
+    /// Returns the number of new findings at a level.
+    pub(crate) fn at(&self, level: Level) -> u64 {
+        self.by_rule.iter().filter(|((_, found), _)| *found == level).map(|(_, count)| count).sum()
+    }
+
+    /// Returns the share of bytes that were not understood.
+    pub(crate) fn unparsed_percent(&self) -> f64 {
+        if self.bytes == 0 {
+            return 0.0;
+        }
+        #[expect(clippy::cast_precision_loss, reason = "a share for people; the last digits do not matter")]
+        let share = self.unparsed_bytes as f64 / self.bytes as f64;
+        share * 100.0
+    }
+}

@@ -1,0 +1,20 @@
+//! `path:line:column: level rule: message`, one line a finding.
+
+use std::fmt::Write;
+
+use super::View;
+
+/// Renders the report.
+pub(crate) fn render(view: &View<'_>) -> String {
+    let mut out = String::new();
+    for file in view.files {
+        let path = view.session.typed_path(file.source.path());
+        for finding in &file.review.findings {
+            let at = file.source.position(finding.raw.span.start);
+            let (level, rule, message) = (finding.level.as_str(), finding.raw.rule, &finding.raw.message);
+            // Writing to a string cannot fail.
+            let _ = writeln!(out, "{path}:{}:{}: {level} {rule}: {message}", at.line, at.column);
+        }
+    }
+    out
+}

@@ -1,0 +1,224 @@
+//! The report for people: grouped by file, with the source of both sides, and what to do next.
+
+use std::collections::BTreeMap;
+use std::fmt::Write;
+
+use annotate_snippets::renderer::DecorStyle;
+use annotate_snippets::{AnnotationKind, Group, Level as Shown, Renderer, Snippet};
+use vinequill_core::model::{Finding, Level, State};
+use vinequill_core::text::{Source, Span};
+use vinequill_project::Reviewed;
+
+use super::View;
+use crate::terminal::{style, styled, width};
+
+/// More findings than this are summed up on a terminal.
+const MANY: usize = 50;
+
+/// Renders the report.
+pub(crate) fn render(view: &View<'_>) -> String {
+    let shown = |finding: &&Finding| finding.state == State::New && (view.notes || finding.level > Level::Note);
+    let count: usize = view.files.iter().map(|file| file.review.findings.iter().filter(shown).count()).sum();
+    let mut out = String::new();
+    if count > MANY && !view.all {
+        out.push_str(&overview(view));
+    } else {
+        for file in view.files {
+            let findings: Vec<&Finding> = file.review.findings.iter().filter(shown).collect();
+            if !findings.is_empty() {
+                out.push_str(&file_report(view, file, &findings));
+            }
+        }
+    }
+    if !view.quiet {
+        out.push_str(&closing(view, count));
+    }
+    out
+}
+
+fn file_report(view: &View<'_>, file: &Reviewed, findings: &[&Finding]) -> String {
+    let path = view.session.typed_path(file.source.path());
+    let mut out = rule_line(&path, &plural(findings.len(), "finding"));
+    for finding in findings {
+        out.push_str(&excerpt(&file.source, &path, finding));
+        out.push_str("\n\n");
+    }
+    out
+}
+
+/// A heading that reaches over the width of the report.
+fn rule_line(left: &str, right: &str) -> String {
+    let used = left.chars().count() + right.chars().count() + 4;
+    let fill = "─".repeat(width().saturating_sub(used).max(2));
+    format!("{} {} {}\n\n", styled(style::STRONG, left), styled(style::FAINT, &fill), styled(style::FAINT, right))
+}
+
+/// Renders one finding with the source it points at.
+fn excerpt(source: &Source, path: &str, finding: &Finding) -> String {
+    let primary = first_line(source, finding.raw.span);
+    let related: Vec<(Span, &str)> =
+        finding.raw.related.iter().map(|r| (first_line(source, r.span), r.label.as_str())).collect();
+    let spans = || related.iter().map(|&(span, _)| span).chain([primary]);
+    let first = source.line(spans().map(|span| span.start).min().unwrap_or(0));
+    let last = source.line(spans().map(|span| span.end).max().unwrap_or(0));
+    let from = source.line_span(first).map_or(0, |line| line.start);
+    let upto = source.line_span(last).map_or(from, |line| line.end);
+    let local = |span: Span| (span.start - from) as usize..(span.end.min(upto).max(span.start) - from) as usize;
+    let text = source.slice(Span::new(from, upto));
+    let mut snippet = Snippet::source(text)
+        .path(path)
+        .line_start(first as usize)
+        .fold(true)
+        .annotation(AnnotationKind::Primary.span(local(primary)));
+    for &(span, label) in related.iter().filter(|&&(span, _)| span != primary) {
+        snippet = snippet.annotation(AnnotationKind::Context.span(local(span)).label(label));
+    }
+    let level = match finding.level {
+        Level::Error => Shown::ERROR,
+        Level::Warning => Shown::WARNING,
+        Level::Note | Level::None => Shown::NOTE,
+    };
+    let title = level.primary_title(finding.raw.message.as_str()).id(finding.raw.rule.as_str());
+    let group: Group<'_> = title.element(snippet);
+    Renderer::styled().decor_style(DecorStyle::Unicode).term_width(width()).render(&[group])
+}
+
+/// A span that runs over lines is shown by its first line that says something.
+fn first_line(source: &Source, span: Span) -> Span {
+    let text = source.slice(span);
+    let Some(line) = text.lines().find(|line| line.chars().any(char::is_alphanumeric)).or(text.lines().next()) else {
+        return span;
+    };
+    let bare = line.trim();
+    let start = span.start as usize + (bare.as_ptr() as usize - text.as_ptr() as usize);
+    Span::of(start, start + bare.len())
+}
+
+/// Sums up many findings: by rule and folder, the worst files, and what to type next.
+fn overview(view: &View<'_>) -> String {
+    let mut by_rule: BTreeMap<(std::cmp::Reverse<Level>, &str), usize> = BTreeMap::new();
+    let mut by_folder: BTreeMap<String, usize> = BTreeMap::new();
+    let mut by_file: Vec<(usize, String)> = Vec::new();
+    for file in view.files {
+        let path = view.session.typed_path(file.source.path());
+        let mut count = 0;
+        for finding in &file.review.findings {
+            if finding.state == State::New && (view.notes || finding.level > Level::Note) {
+                *by_rule.entry((std::cmp::Reverse(finding.level), finding.raw.rule.as_str())).or_default() += 1;
+                let folder = path.rsplit_once('/').map_or(".", |(folder, _)| folder);
+                *by_folder.entry(folder.to_owned()).or_default() += 1;
+                count += 1;
+            }
+        }
+        if count > 0 {
+            by_file.push((count, path));
+        }
+    }
+    let mut out = rule_line("too many findings to list", "--all lists them");
+    for ((level, rule), count) in by_rule {
+        // Writing to a string cannot fail.
+        let _ = writeln!(out, "{count:>7}  {:<8} {rule}", level_word(level.0));
+    }
+    let mut folders: Vec<(usize, String)> = by_folder.into_iter().map(|(folder, count)| (count, folder)).collect();
+    for (title, list) in [("folders", &mut folders), ("files", &mut by_file)] {
+        list.sort_by(|a, b| b.0.cmp(&a.0).then_with(|| a.1.cmp(&b.1)));
+        let _ = writeln!(out, "\n{}", styled(style::STRONG, &format!("{title} with the most")));
+        for (count, name) in list.iter().take(10) {
+            let _ = writeln!(out, "{count:>7}  {name}");
+        }
+    }
+    if let Some((_, worst)) = by_file.first() {
+        let _ = writeln!(out, "\nstart with  {}", styled(style::STRONG, &format!("vinequill review {worst}")));
+    }
+    out.push('\n');
+    out
+}
+
+fn level_word(level: Level) -> String {
+    let style = match level {
+        Level::Error => style::ERROR,
+        Level::Warning => style::WARNING,
+        Level::Note | Level::None => style::NOTE,
+    };
+    styled(style, level.as_str())
+}
+
+/// The sums, and what to do next.
+fn closing(view: &View<'_>, shown: usize) -> String {
+    let totals = view.totals;
+    let mut out = String::new();
+    let checked = format!("{} in {}", plural_u64(totals.counts.declared, "declaration"), plural_u64(totals.files, "file"));
+    for level in [Level::Error, Level::Warning, Level::Note] {
+        let count = totals.at(level);
+        if count == 0 {
+            continue;
+        }
+        let rules: Vec<String> = totals
+            .by_rule
+            .iter()
+            .filter(|((_, found), _)| *found == level)
+            .map(|((rule, _), count)| format!("{rule} {count}"))
+            .collect();
+        let hidden = if level == Level::Note && !view.notes { " (--notes shows them)" } else { "" };
+        let head = plural_u64(count, level.as_str());
+        out.push_str(&wrapped(&styled(level_style(level), &format!("{head:<13}")), &format!("{}{hidden}", rules.join(", "))));
+    }
+    if totals.by_rule.is_empty() {
+        let _ = writeln!(out, "{}", styled(style::GOOD, "nothing to complain of"));
+    }
+    let excused = match totals.counts.excused {
+        0 => String::new(),
+        count => format!(", {count} excused"),
+    };
+    let _ = writeln!(out, "{}", wrapped("reviewed     ", &format!("{checked}{excused}")).trim_end());
+    if !view.left_out.is_empty() {
+        let _ = writeln!(out, "not reviewed {}", view.left_out);
+    }
+    if shown > 0 {
+        let rule = totals.by_rule.iter().max_by_key(|((_, level), count)| (*level, **count));
+        let rule = rule.map_or("", |((rule, _), _)| rule.as_str());
+        let missing = totals.by_rule.keys().any(|(rule, _)| rule.as_str().ends_with(".missing"));
+        let _ = writeln!(out, "next         vinequill rules {rule} says what that rule means");
+        if missing {
+            let _ = writeln!(out, "             vinequill draft PATH shows what is missing as a diff to fill in");
+        }
+    }
+    out
+}
+
+const fn level_style(level: Level) -> anstyle::Style {
+    match level {
+        Level::Error => style::ERROR,
+        Level::Warning => style::WARNING,
+        Level::Note | Level::None => style::NOTE,
+    }
+}
+
+/// Breaks a list at spaces so that it stays within the width, behind a head of 13 columns.
+fn wrapped(head: &str, list: &str) -> String {
+    let mut out = head.to_owned();
+    let mut column = 13;
+    for (at, word) in list.split(", ").enumerate() {
+        let length = word.chars().count() + 2;
+        if at > 0 {
+            out.push(',');
+            if column + length > width() {
+                out.push_str("\n             ");
+                column = 13;
+            } else {
+                out.push(' ');
+            }
+        }
+        out.push_str(word);
+        column += length;
+    }
+    out + "\n"
+}
+
+fn plural(count: usize, word: &str) -> String {
+    plural_u64(u64::try_from(count).unwrap_or(u64::MAX), word)
+}
+
+fn plural_u64(count: u64, word: &str) -> String {
+    if count == 1 { format!("1 {word}") } else { format!("{count} {word}s") }
+}

@@ -1,0 +1,166 @@
+//! What every command that reads source does first: find the project, its settings and the files.
+
+use std::path::{Path, PathBuf};
+
+use anyhow::Context;
+use vinequill_core::languages;
+use vinequill_core::text::nearest;
+use vinequill_project::{Configured, Found, Left, Selection, Unread, configure, find_files};
+
+use crate::exit::{Exit, Failure};
+use crate::options::common::Common;
+use crate::terminal;
+
+/// A project, and the files of it that a command is about.
+pub(crate) struct Session {
+    /// The project with its settings.
+    pub(crate) project: Configured,
+    /// The files, sorted.
+    pub(crate) files: Vec<Found>,
+    /// What was left out.
+    pub(crate) left: Left,
+    /// Folders that could not be entered.
+    refused: Vec<String>,
+    /// The working folder.
+    cwd: PathBuf,
+}
+
+impl Session {
+    /// Opens the project around `paths` (or the working folder) and finds its files.
+    pub(crate) fn open(common: &Common, paths: &[PathBuf]) -> Result<Self, Failure> {
+        common.color.apply();
+        let cwd = std::env::current_dir().context("the working folder is not there").map_err(Failure::Io)?;
+        Self::open_in(common, paths, &cwd)
+    }
+
+    /// As `open`, with `cwd` as the working folder.
+    pub(crate) fn open_in(common: &Common, paths: &[PathBuf], cwd: &Path) -> Result<Self, Failure> {
+        check_languages(&common.languages)?;
+        let paths: Vec<PathBuf> = paths.iter().map(|path| normal(&cwd.join(path))).collect();
+        for path in &paths {
+            if std::fs::symlink_metadata(path).is_err() {
+                return Err(Failure::usage(anyhow::anyhow!("{}: there is no such file or folder", path.display())));
+            }
+        }
+        let start = paths.first().map_or(cwd, |path| if path.is_dir() { path } else { path.parent().unwrap_or(cwd) });
+        let mut project =
+            configure(start, &common.config_source(), &common.overrides()).map_err(Failure::usage)?;
+        if vinequill_project::nearest_project(start).is_none() {
+            // Without configuration or repository the working folder is the project.
+            project.root = if paths.iter().all(|path| path.starts_with(cwd)) { cwd.to_owned() } else { start.to_owned() };
+        }
+        let reviewed = if paths.is_empty() { default_paths(&project) } else { paths };
+        let selection = Selection {
+            languages: common.languages.clone(),
+            exclude: project.config.exclude.clone(),
+            include: common.include.clone(),
+        };
+        let (files, left, refused) =
+            find_files(&project.root, &reviewed, &selection, &project.settings).map_err(Failure::usage)?;
+        Ok(Self { project, files, left, refused, cwd: cwd.to_owned() })
+    }
+
+    /// Returns a project path as people type it from the working folder.
+    pub(crate) fn typed_path(&self, shown: &str) -> String {
+        relative(&self.cwd, &self.project.root.join(shown))
+    }
+
+    /// Tells of files and folders that could not be read, and returns the exit they lead to.
+    pub(crate) fn complain<'a>(&self, unread: impl Iterator<Item = &'a Unread>) -> Exit {
+        let mut exit = Exit::Clean;
+        for refused in &self.refused {
+            terminal::complain(&format!("{refused}; left out"));
+            exit = Exit::Incomplete;
+        }
+        for unread in unread {
+            match unread {
+                Unread::Failed(failure) => {
+                    terminal::complain(&failure.to_string());
+                    exit = Exit::Incomplete;
+                }
+                Unread::Generated => {}
+            }
+        }
+        exit
+    }
+
+    /// Says what was not reviewed, empty when nothing was left out.
+    pub(crate) fn left_out(&self, generated: u64) -> String {
+        let mut parts = Vec::new();
+        for (count, what) in [
+            (self.left.vendored, "vendored"),
+            (self.left.generated + generated, "generated"),
+            (self.left.excluded, "excluded"),
+        ] {
+            if count > 0 {
+                parts.push(format!("{count} {what}"));
+            }
+        }
+        if self.files.is_empty() {
+            let mut unknown: Vec<_> = self.left.unknown.iter().collect();
+            unknown.sort_by_key(|&(ending, &count)| (std::cmp::Reverse(count), ending));
+            parts.extend(unknown.into_iter().take(3).map(|(ending, count)| match ending.as_str() {
+                "without an ending" => format!("{count} {ending}"),
+                ending => format!("{count} `.{ending}`"),
+            }));
+        }
+        parts.join(", ")
+    }
+}
+
+fn default_paths(project: &Configured) -> Vec<PathBuf> {
+    if project.config.paths.is_empty() {
+        return vec![project.root.clone()];
+    }
+    project.config.paths.iter().map(|path| project.root.join(path)).collect()
+}
+
+/// Takes `.` and `..` out of a path without asking the disk.
+fn normal(path: &Path) -> PathBuf {
+    let mut out = PathBuf::new();
+    for part in path.components() {
+        match part {
+            std::path::Component::CurDir => {}
+            std::path::Component::ParentDir => {
+                out.pop();
+            }
+            part => out.push(part),
+        }
+    }
+    out
+}
+
+/// Returns `path` relative to the folder `from`, with `/` between its parts.
+fn relative(from: &Path, path: &Path) -> String {
+    let (from, path) = (normal(from), normal(path));
+    let common = from.components().zip(path.components()).take_while(|(a, b)| a == b).count();
+    let ups = from.components().count() - common;
+    let mut parts: Vec<String> = vec!["..".to_owned(); ups];
+    parts.extend(path.components().skip(common).map(|part| part.as_os_str().to_string_lossy().into_owned()));
+    parts.join("/")
+}
+
+fn check_languages(names: &[String]) -> Result<(), Failure> {
+    for name in names {
+        if languages::find(name).is_none() {
+            let ids = languages::ALL.iter().map(|language| language.id.as_str());
+            let hint = match nearest(name, ids.clone()) {
+                Some(near) => format!("did you mean `{near}`?"),
+                None => format!("it reads {}", ids.collect::<Vec<_>>().join(", ")),
+            };
+            return Err(Failure::usage(anyhow::anyhow!("no language is named `{name}`; {hint}")));
+        }
+    }
+    Ok(())
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn paths_are_shown_from_the_working_folder() {
+        assert_eq!(relative(Path::new("/a/b"), Path::new("/a/b/c.py")), "c.py");
+        assert_eq!(relative(Path::new("/a/b/x"), Path::new("/a/b/c.py")), "../c.py");
+    }
+}

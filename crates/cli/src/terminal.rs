@@ -1,0 +1,83 @@
+//! The one place that knows the terminal: width, colour, standard output and error.
+
+use std::io::{IsTerminal, Write};
+
+use anstyle::{AnsiColor, Style};
+
+/// When colour is used.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, clap::ValueEnum)]
+pub(crate) enum Color {
+    /// On a terminal, unless `NO_COLOR` is set.
+    #[default]
+    Auto,
+    /// Always.
+    Always,
+    /// Never.
+    Never,
+}
+
+impl Color {
+    /// Makes this the choice for everything that is printed.
+    pub(crate) fn apply(self) {
+        let choice = match self {
+            Self::Auto => anstream::ColorChoice::Auto,
+            Self::Always => anstream::ColorChoice::Always,
+            Self::Never => anstream::ColorChoice::Never,
+        };
+        choice.write_global();
+    }
+}
+
+/// Styles that are readable on dark and on light ground; none carries meaning alone.
+pub(crate) mod style {
+    use super::{AnsiColor, Style};
+
+    /// Errors.
+    pub(crate) const ERROR: Style = AnsiColor::Red.on_default().bold();
+    /// Warnings.
+    pub(crate) const WARNING: Style = AnsiColor::Yellow.on_default().bold();
+    /// Notes, and places.
+    pub(crate) const NOTE: Style = AnsiColor::Cyan.on_default();
+    /// What is well.
+    pub(crate) const GOOD: Style = AnsiColor::Green.on_default();
+    /// Headings.
+    pub(crate) const STRONG: Style = Style::new().bold();
+    /// What may be passed over.
+    pub(crate) const FAINT: Style = Style::new().dimmed();
+}
+
+/// Tells whether people read standard output as it is written.
+pub(crate) fn is_watched() -> bool {
+    std::io::stdout().is_terminal()
+}
+
+/// Returns the width of lines: the terminal's, at most 100, or 80.
+pub(crate) fn width() -> usize {
+    let columns = std::env::var("COLUMNS").ok().and_then(|columns| columns.parse::<usize>().ok());
+    columns.filter(|&columns| columns >= 40).unwrap_or(80).min(100)
+}
+
+/// Writes text with styles to standard output; they are taken out where colour is off.
+pub(crate) fn print(text: &str) -> std::io::Result<()> {
+    let mut out = anstream::stdout().lock();
+    out.write_all(text.as_bytes())?;
+    out.flush()
+}
+
+/// Writes a complaint to standard error.
+pub(crate) fn complain(message: &str) {
+    let (error, end) = (style::ERROR, style::ERROR.render_reset());
+    // When standard error is gone too, there is nobody left to tell.
+    let _ = writeln!(anstream::stderr(), "{error}vinequill:{end} {message}");
+}
+
+/// Writes a remark to standard error.
+pub(crate) fn remark(message: &str) {
+    // As above.
+    let _ = writeln!(anstream::stderr(), "{message}");
+}
+
+/// Wraps text in a style.
+pub(crate) fn styled(style: Style, text: &str) -> String {
+    format!("{style}{text}{style:#}")
+}

@@ -1,0 +1,191 @@
+//! What a comment owes: which parameters, return values and exceptions it must speak of.
+
+use crate::model::{
+    Answer, Construction, Declaration, DocComment, EntryKind, Kind, Origin, Signature, Thrown, Variadic,
+};
+use crate::notations;
+use crate::pairing::Pairing;
+use crate::reading::{Demand, Hierarchy, Owe};
+use crate::text::Source;
+
+/// What is owed, whether or not it is there.
+#[derive(Clone, Debug, Default, PartialEq, Eq)]
+pub struct Debt {
+    /// For each parameter.
+    pub params: Vec<bool>,
+    /// For each type parameter.
+    pub typeparams: Vec<bool>,
+    /// An entry for what comes back.
+    pub returns: bool,
+    /// An entry for what is yielded.
+    pub yields: bool,
+    /// Indexes into the signature's exceptions, one a type.
+    pub throws: Vec<usize>,
+}
+
+/// What a debt is worked out from.
+pub struct Debtor<'a> {
+    /// The source.
+    pub source: &'a Source,
+    /// The declaration the comment stands on.
+    pub declaration: &'a Declaration,
+    /// The signature the comment speaks of, which may be a constructor's.
+    pub signature: &'a Signature,
+    /// How much is owed.
+    pub demand: Demand,
+}
+
+impl Debt {
+    /// Owes nothing.
+    #[must_use]
+    pub fn none(signature: &Signature) -> Self {
+        Self {
+            params: vec![false; signature.parameters.len()],
+            typeparams: vec![false; signature.type_parameters.len()],
+            ..Self::default()
+        }
+    }
+
+    /// Works out what a comment owes.
+    #[must_use]
+    pub fn of(debtor: &Debtor<'_>, doc: &DocComment, pairing: &Pairing) -> Self {
+        let kind = debtor.declaration.kind;
+        let construction = debtor.declaration.construction;
+        let on_type = kind.is_type() && kind != Kind::Delegate;
+        let has_params = doc.has(EntryKind::Param);
+        let mut demand = debtor.demand;
+        if on_type && construction != Construction::Header {
+            demand.param = demand.param.max(Owe::OnceStarted);
+        }
+        let started = |owe: Owe, begun: bool| match owe {
+            Owe::Always => true,
+            Owe::BeyondSummary => doc.beyond_summary,
+            Owe::OnceStarted => begun,
+            Owe::Never => false,
+        };
+        let callable = kind.is_callable() || (kind == Kind::Property && !debtor.signature.parameters.is_empty());
+        let full = Self::whole(debtor.signature, notation_of(doc));
+        let params = (callable || on_type) && started(demand.param, has_params);
+        let typeparams = (callable || kind.is_type()) && started(demand.typeparam, doc.has(EntryKind::TypeParam));
+        let answered = demand.returns != Owe::Always && summary_answers(&doc.summary_prose(debtor.source));
+        let returns = callable && started(demand.returns, has_params) && !answered;
+        let throws = callable && started(demand.throws, doc.has(EntryKind::Throws));
+        let owed = |list: Vec<bool>, owed: bool| list.into_iter().map(|each| each && owed).collect();
+        let mut out = Self {
+            params: owed(full.params, params),
+            typeparams: owed(full.typeparams, typeparams),
+            returns: full.returns && returns,
+            yields: full.yields && returns,
+            throws: if throws { full.throws } else { Vec::new() },
+        };
+        if pairing.params.has_keys {
+            for (at, parameter) in debtor.signature.parameters.iter().enumerate() {
+                out.params[at] &= parameter.variadic != Variadic::Keywords;
+            }
+        }
+        out
+    }
+
+    /// Returns all that a signature has to document in a notation.
+    #[must_use]
+    pub fn whole(signature: &Signature, holds: fn(EntryKind) -> bool) -> Self {
+        let named = |exempt: bool, has_name: bool| !exempt && has_name && holds(EntryKind::Param);
+        let returns = &signature.returns;
+        Self {
+            params: signature.parameters.iter().map(|p| named(p.exempt, p.named().is_some())).collect(),
+            typeparams: vec![holds(EntryKind::TypeParam); signature.type_parameters.len()],
+            returns: returns.value == Answer::Yes && !returns.exempt,
+            yields: returns.yields && !returns.exempt && holds(EntryKind::Yields),
+            throws: thrown_once(&signature.throws),
+        }
+    }
+
+    /// Takes away the subjects of which nothing is ever owed.
+    #[must_use]
+    pub fn without_never(mut self, demand: Demand) -> Self {
+        if demand.param == Owe::Never {
+            self.params.fill(false);
+        }
+        if demand.typeparam == Owe::Never {
+            self.typeparams.fill(false);
+        }
+        if demand.returns == Owe::Never {
+            self.returns = false;
+            self.yields = false;
+        }
+        if demand.throws == Owe::Never {
+            self.throws.clear();
+        }
+        self
+    }
+}
+
+fn notation_of(doc: &DocComment) -> fn(EntryKind) -> bool {
+    notations::get(doc.notation).map_or(|_| true, |notation| notation.holds)
+}
+
+/// Returns the exceptions to be documented, one a type: the declared before the thrown, the thrown
+/// before those of guards. What is exempt, or only perhaps leaves, is not among them.
+fn thrown_once(throws: &[Thrown]) -> Vec<usize> {
+    let mut order: Vec<usize> = (0..throws.len()).collect();
+    order.sort_by_key(|&at| throws[at].origin);
+    let mut out: Vec<usize> = Vec::new();
+    for at in order {
+        let thrown = &throws[at];
+        let known = out.iter().any(|&other| throws[other].ty == thrown.ty);
+        if !known && !thrown.exempt && thrown.leaves == Answer::Yes && thrown.origin != Origin::Callee {
+            out.push(at);
+        }
+    }
+    out
+}
+
+/// Tells whether a summary already says what comes back.
+#[must_use]
+pub(crate) fn summary_answers(summary: &str) -> bool {
+    let lower = summary.trim_start_matches("<p>").to_lowercase();
+    let mut words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
+    match (words.next(), words.next()) {
+        (Some("return" | "returns" | "get" | "gets" | "whether" | "yield" | "yields"), _) => true,
+        (Some("true"), Some("if")) => true,
+        _ => false,
+    }
+}
+
+/// Tells whether a thrown type is documented: itself, or a supertype of it.
+///
+/// An entry for a type whose kinship is not known answers only when it is no other thrown type's.
+#[must_use]
+pub(crate) fn is_documented(
+    thrown: &Thrown,
+    doc: &DocComment,
+    signature: &Signature,
+    (hierarchy, local): (&Hierarchy, &[Declaration]),
+) -> bool {
+    doc.entries_of(EntryKind::Throws).any(|entry| {
+        // A section that only tells in prose may speak of anything.
+        entry.names.is_empty()
+            || entry.names.iter().any(|name| {
+                match hierarchy.is_subtype(thrown.ty.as_str(), name.name.as_str(), local) {
+                    Answer::Yes => true,
+                    Answer::No => false,
+                    Answer::Unknown => !signature.throws.iter().any(|other| other.ty == name.name),
+                }
+            })
+    })
+}
+
+#[cfg(test)]
+mod tests {
+    use super::summary_answers;
+
+    #[test]
+    fn summaries_that_say_what_comes_back_answer_for_it() {
+        assert!(summary_answers("Returns the weight."));
+        assert!(summary_answers("Gets or sets it"));
+        assert!(summary_answers("True if it is full"));
+        assert!(summary_answers("*Whether* it is full"));
+        assert!(!summary_answers("Weighs and returns"));
+        assert!(!summary_answers("Getter-like thing"));
+    }
+}

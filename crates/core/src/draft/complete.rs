@@ -1,0 +1,223 @@
+//! What a comment that is there still lacks. Nothing that a person wrote is changed.
+
+use super::skeleton::{entries, parameter_names, style, type_parameter_names};
+use super::{Drafted, Extent};
+use crate::debt::{Debt, is_documented};
+use crate::model::{Carrier, DeclId, DocComment, EntryKind, RawComment};
+use crate::notations::{self, Addition, Lines, Order};
+use crate::reading::{Demand, Owe};
+use crate::review::{Examined, FileReading, Standings, examine};
+use crate::text::{Edit, Span};
+
+/// Completes a comment; nothing when it lacks nothing.
+pub(super) fn complete(
+    file: &FileReading<'_>,
+    standings: &Standings,
+    (id, doc): (DeclId, &DocComment),
+    extent: Extent,
+) -> Result<Option<Drafted>, &'static str> {
+    let declaration = file.outline.declaration(id);
+    let Some(raw) = declaration.comment.doc.map(|comment| file.outline.comment(comment)) else { return Ok(None) };
+    let Some(notation) = notations::get(doc.notation) else { return Ok(None) };
+    let mut examined = examine(file, standings, id, doc);
+    if extent == Extent::Everything && examined.known {
+        let debtor = crate::debt::Debtor {
+            source: file.source,
+            declaration,
+            signature: examined.signature,
+            demand: Demand::all(Owe::Always),
+        };
+        examined.debt = Debt::of(&debtor, doc, &examined.pairing);
+    }
+    let lacking = lacking(file, doc, &examined);
+    let style = style(file);
+    let wanted = entries(file, examined.signature, &lacking, notation);
+    let said = doc.entries.iter().any(|entry| entry.text.is_some());
+    let lone_return = doc.entries.len() == 1 && doc.has(EntryKind::Returns);
+    let no_summary = doc.summary.is_none() && !doc.inherits && (said || !wanted.is_empty());
+    let asks_summary = no_summary && standings.is_asked(file, id) && (!lone_return || extent == Extent::Everything);
+    if wanted.is_empty() && !asks_summary {
+        return Ok(None);
+    }
+    let lines = Lines::new(file.source, &raw.lines);
+    let order = Order {
+        parameters: &parameter_names(examined.signature),
+        type_parameters: &type_parameter_names(examined.signature),
+    };
+    let additions = notation.writer.additions(doc, &lines, &wanted, &order, &style);
+    let place = Place::of(file, raw)?;
+    let mut edits = place.widened(raw);
+    if asks_summary {
+        let text = notation.writer.whole(&style.placeholder, &[], &style);
+        edits.push(place.summary(raw, &text));
+    }
+    edits.extend(additions.iter().filter_map(|addition| place.edit(raw, addition)));
+    let edits = merged(edits);
+    let comment = applied(file, raw.span, &edits);
+    Ok(Some(Drafted { declaration: id, edits, comment }))
+}
+
+/// Takes from a debt what is paid.
+fn lacking(file: &FileReading<'_>, doc: &DocComment, examined: &Examined<'_>) -> Debt {
+    let mut debt = examined.debt.clone();
+    for (owed, entry) in debt.params.iter_mut().zip(&examined.pairing.params.entry_of) {
+        *owed &= entry.is_none();
+    }
+    for (owed, entry) in debt.typeparams.iter_mut().zip(&examined.pairing.typeparams.entry_of) {
+        *owed &= entry.is_none();
+    }
+    let told = doc.has(EntryKind::Returns) || doc.has(EntryKind::Yields);
+    debt.returns &= !told;
+    debt.yields &= !told;
+    let kin = (file.language.hierarchy, &file.outline.declarations[..]);
+    debt.throws.retain(|&at| !is_documented(&examined.signature.throws[at], doc, examined.signature, kin));
+    debt
+}
+
+/// Edits at one place become one, in the order they were made.
+fn merged(mut edits: Vec<Edit>) -> Vec<Edit> {
+    edits.sort_by_key(|edit| (edit.span.start, edit.span.end));
+    let mut out: Vec<Edit> = Vec::new();
+    for edit in edits {
+        match out.last_mut() {
+            Some(last) if last.span == edit.span && edit.span.is_empty() => last.text.push_str(&edit.text),
+            _ => out.push(edit),
+        }
+    }
+    out
+}
+
+fn applied(file: &FileReading<'_>, span: Span, edits: &[Edit]) -> String {
+    let mut out = String::new();
+    let mut at = span.start;
+    for edit in edits {
+        out.push_str(file.source.slice(Span::new(at, edit.span.start.max(at))));
+        out.push_str(&edit.text);
+        at = edit.span.end.max(at);
+    }
+    out.push_str(file.source.slice(Span::new(at, span.end)));
+    out
+}
+
+/// How lines are put into one comment.
+struct Place<'f> {
+    file: &'f FileReading<'f>,
+    /// What stands before the text of an added line.
+    prefix: String,
+    /// What stands before the closing mark on a line of its own.
+    closing: String,
+    ending: &'static str,
+    /// Length of the opening mark; 0 for a run of lines.
+    open: u32,
+    /// Length of the closing mark.
+    close: u32,
+}
+
+impl<'f> Place<'f> {
+    fn of(file: &'f FileReading<'f>, raw: &RawComment) -> Result<Self, &'static str> {
+        let indent = file.source.indent_at(raw.span.start).to_owned();
+        let ending = file.source.line_ending();
+        let text = file.source.slice(raw.span);
+        Ok(match raw.carrier {
+            Carrier::Lines { mark } => {
+                Self { file, prefix: format!("{indent}{mark} "), closing: String::new(), ending, open: 0, close: 0 }
+            }
+            Carrier::Block { open, close } => {
+                let starred = text.lines().skip(1).all(|line| line.trim_start().starts_with('*'));
+                let second = text.lines().nth(1).unwrap_or_default();
+                let lead = &second[..second.len() - second.trim_start().len()];
+                let prefix = match (text.lines().count(), starred) {
+                    (1, _) => format!("{indent} * "),
+                    (_, true) => format!("{lead}* "),
+                    (_, false) => lead.to_owned(),
+                };
+                let closing = if text.lines().count() > 1 && starred { lead.to_owned() } else { format!("{indent} ") };
+                Self { file, prefix, closing, ending, open: length(open), close: length(close) }
+            }
+            Carrier::Docstring => {
+                let opening = text.len() - text.trim_start_matches(|c: char| c.is_ascii_alphabetic()).len();
+                let quotes = text[opening..].starts_with("\"\"\"") || text[opening..].starts_with("'''");
+                if !quotes && !is_single(&text[opening..]) {
+                    return Err("its docstring is joined of several strings; make it one in triple quotes");
+                }
+                let marks = if quotes { 3 } else { 1 };
+                let prefix = base_lead(file, raw).unwrap_or(indent);
+                let open = Span::of(opening + marks, 0).start;
+                Self { file, closing: prefix.clone(), prefix, ending, open, close: Span::of(marks, 0).start }
+            }
+        })
+    }
+
+    /// A docstring in single quotes is made one in triple quotes, so that it can hold several lines.
+    fn widened(&self, raw: &RawComment) -> Vec<Edit> {
+        if raw.carrier != Carrier::Docstring || self.close != 1 {
+            return Vec::new();
+        }
+        let (first, last) = (raw.span.start + self.open - 1, raw.span.end - 1);
+        let quote = self.file.source.slice(Span::new(last, raw.span.end)).to_owned();
+        vec![
+            Edit { span: Span::at(first), text: quote.repeat(2) },
+            Edit { span: Span::at(raw.span.end), text: quote.repeat(2) },
+        ]
+    }
+
+    fn line(&self, text: &str) -> String {
+        let line = format!("{}{text}", self.prefix);
+        format!("{}{}", self.ending, line.trim_end())
+    }
+
+    /// Returns the edit that puts an addition into its place.
+    fn edit(&self, raw: &RawComment, addition: &Addition) -> Option<Edit> {
+        let line = *raw.lines.get(addition.after)?;
+        let mut text: String = addition.lines.iter().map(|line| self.line(line)).collect();
+        let last = addition.after + 1 == raw.lines.len() && !matches!(raw.carrier, Carrier::Lines { .. });
+        if !last {
+            return Some(Edit { span: Span::at(line.end), text });
+        }
+        // The closing mark moves to a line of its own.
+        let said = self.file.source.slice(line).trim_end().len();
+        let end = Span::of(line.start as usize + said, 0).start;
+        text.push_str(self.ending);
+        text.push_str(&self.closing);
+        let inner_end = raw.span.end - self.close;
+        Some(Edit { span: Span::new(end, inner_end.max(end)), text })
+    }
+
+    /// Returns the edit that puts a description at the top.
+    fn summary(&self, raw: &RawComment, lines: &[String]) -> Edit {
+        let indent = self.file.source.indent_at(raw.span.start);
+        if matches!(raw.carrier, Carrier::Lines { .. }) {
+            let text: String =
+                lines.iter().map(|line| format!("{}{}{indent}", self.line(line).trim_start(), self.ending)).collect();
+            return Edit { span: Span::at(raw.span.start), text };
+        }
+        let start = raw.span.start + self.open;
+        let first = raw.lines.first().copied().unwrap_or(Span::at(start));
+        let blank = self.file.source.slice(first).trim().is_empty();
+        let joined = lines.join(" ");
+        let text = match (raw.carrier, blank) {
+            (Carrier::Docstring, true) => format!("{joined}{}", self.ending),
+            (Carrier::Docstring, false) => format!("{joined}{}{}{}", self.ending, self.ending, self.prefix),
+            (_, true) => format!("{}{}", self.line(&joined), self.line("")),
+            (_, false) => format!("{}{}{}", self.line(&joined), self.line(""), self.line("")),
+        };
+        Edit { span: Span::at(start), text }
+    }
+}
+
+fn length(mark: &str) -> u32 {
+    Span::of(mark.len(), 0).start
+}
+
+/// Tells whether a text is one string in single quotes.
+fn is_single(text: &str) -> bool {
+    let Some(quote) = text.chars().next() else { return false };
+    text.len() > 1 && text.ends_with(quote) && !text[1..text.len() - 1].replace(['\\'], "").contains(quote)
+}
+
+/// Returns the white space before the least indented line of a docstring, the first set aside.
+fn base_lead(file: &FileReading<'_>, raw: &RawComment) -> Option<String> {
+    let lines = raw.lines.iter().skip(1).map(|&span| file.source.slice(span));
+    let leads = lines.filter(|line| !line.trim().is_empty()).map(|line| &line[..line.len() - line.trim_start().len()]);
+    leads.min_by_key(|lead| lead.len()).map(str::to_owned)
+}

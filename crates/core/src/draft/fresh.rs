@@ -1,0 +1,85 @@
+//! A whole comment for a declaration that has none.
+
+use super::carrier::wrap;
+use super::skeleton::{entries, style};
+use super::{Drafted, is_first_on_line, line_start, step};
+use crate::coverage::undocumented_debt;
+use crate::model::{Carrier, DeclId};
+use crate::notations;
+use crate::reading::CommentPlace;
+use crate::review::{FileReading, signature_of};
+use crate::text::{Edit, Span};
+
+/// Drafts the comment of a declaration; `blank` is a comment that says nothing and is written over.
+///
+/// Fails with the reason where no comment can be put.
+pub(super) fn fresh(file: &FileReading<'_>, id: DeclId, blank: Option<Span>) -> Result<Option<Drafted>, &'static str> {
+    let Some(notation) = notations::get(file.notation) else { return Ok(None) };
+    let declaration = file.outline.declaration(id);
+    let (signature, _) = signature_of(file, declaration);
+    let style = style(file);
+    let wanted = entries(file, signature, &undocumented_debt(file, id), notation);
+    let lines = notation.writer.whole(&style.placeholder, &wanted, &style);
+    let ending = file.source.line_ending();
+    let carrier = file.language.carrier;
+    if let Some(span) = blank {
+        let comment = wrap(carrier, &lines, file.source.indent_at(span.start), ending);
+        let edit = Edit { span, text: comment.clone() };
+        return Ok(Some(Drafted { declaration: id, edits: vec![edit], comment }));
+    }
+    let (edit, comment) = match file.language.place {
+        CommentPlace::Above => above(file, declaration.span.start, &lines),
+        CommentPlace::FirstInBody => first_in_body(file, declaration.header_end, declaration.span, &lines)?,
+    };
+    Ok(Some(Drafted { declaration: id, edits: vec![edit], comment }))
+}
+
+fn above(file: &FileReading<'_>, start: u32, lines: &[String]) -> (Edit, String) {
+    let ending = file.source.line_ending();
+    let indent = file.source.indent_at(start);
+    if is_first_on_line(file, start) {
+        let comment = wrap(file.language.carrier, lines, indent, ending);
+        let edit = Edit { span: Span::at(line_start(file, start)), text: format!("{indent}{comment}{ending}") };
+        return (edit, comment);
+    }
+    // Other code stands before it on its line: the one-line block form goes between.
+    let block = Carrier::Block { open: "/**", close: "*/" };
+    let end = lines.iter().position(String::is_empty).unwrap_or(lines.len());
+    let text: Vec<&str> = lines[..end].iter().map(|line| line.trim()).collect();
+    let first = if text.first().is_some_and(|line| line.starts_with('<')) {
+        text[..text.len().min(3)].concat()
+    } else {
+        text.first().copied().unwrap_or_default().to_owned()
+    };
+    let comment = wrap(block, &[first], indent, ending);
+    (Edit { span: Span::at(start), text: format!("{comment} ") }, comment)
+}
+
+fn first_in_body(
+    file: &FileReading<'_>,
+    header_end: u32,
+    span: Span,
+    lines: &[String],
+) -> Result<(Edit, String), &'static str> {
+    let ending = file.source.line_ending();
+    let rest = file.source.slice(Span::new(header_end, span.end));
+    let gap = rest.len() - rest.trim_start().len();
+    if gap == rest.len() {
+        return Err("it has no body; write one to hold the docstring");
+    }
+    let body = header_end + Span::of(gap, gap).start;
+    let gap_text = &rest[..gap];
+    if gap_text.contains("\\") {
+        return Err("its body is joined to it by a backslash; put it on a line of its own");
+    }
+    if gap_text.contains('\n') {
+        let indent = file.source.indent_at(body);
+        let comment = wrap(Carrier::Docstring, lines, indent, ending);
+        return Ok((Edit { span: Span::at(header_end), text: format!("{ending}{indent}{comment}") }, comment));
+    }
+    // A suite on the line of its header gets the line break and indentation it needs.
+    let indent = format!("{}{}", file.source.indent_at(span.start), step(file));
+    let comment = wrap(Carrier::Docstring, lines, &indent, ending);
+    let text = format!("{ending}{indent}{comment}{ending}{indent}");
+    Ok((Edit { span: Span::new(header_end, body), text }, comment))
+}

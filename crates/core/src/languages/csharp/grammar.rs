@@ -1,0 +1,97 @@
+//! The answers of C# to the walk: which node declares, which one acts.
+
+use std::sync::OnceLock;
+
+use tree_sitter::Node;
+
+use super::kinds::{self, CSharp};
+use super::{CSHARP, declare, flow};
+use crate::languages::shared::block_form;
+use crate::reading::{Action, CommentForm, Grammar, Language, Next, Scope, Table, Walk};
+
+/// The grammar of C#.
+pub(in crate::languages) struct CSharpGrammar;
+
+/// The one value of it.
+pub(in crate::languages) static GRAMMAR: CSharpGrammar = CSharpGrammar;
+
+impl Grammar for CSharpGrammar {
+    type Node = CSharp;
+
+    fn table(&self) -> &'static Table<CSharp> {
+        static TABLE: OnceLock<Table<CSharp>> = OnceLock::new();
+        TABLE.get_or_init(|| Table::new(tree_sitter_c_sharp::LANGUAGE.into(), kinds::NAMES))
+    }
+
+    fn names(&self) -> &'static [(&'static str, Action<CSharp>)] {
+        kinds::NAMES
+    }
+
+    fn fields(&self) -> &'static [&'static str] {
+        kinds::FIELDS
+    }
+
+    fn serves(&self) -> &'static Language {
+        &CSHARP
+    }
+
+    fn comment(&self, text: &str) -> CommentForm {
+        block_form(text)
+    }
+
+    fn enter<'t>(&self, walk: &mut Walk<'t, CSharp>, node: Node<'t>, kind: CSharp) -> Next {
+        match kind {
+            CSharp::Class | CSharp::Struct | CSharp::Interface | CSharp::Enum | CSharp::Record => {
+                declare::type_declaration(walk, node, kind);
+            }
+            CSharp::Delegate => declare::delegate(walk, node),
+            CSharp::Method
+            | CSharp::Constructor
+            | CSharp::Destructor
+            | CSharp::Operator
+            | CSharp::Conversion
+            | CSharp::LocalFunction => declare::callable(walk, node, kind),
+            CSharp::Property | CSharp::Indexer | CSharp::Event => declare::property(walk, node, kind),
+            CSharp::Field | CSharp::EventField => declare::fields(walk, node, kind),
+            CSharp::EnumMember => declare::enum_member(walk, node),
+            CSharp::Namespace | CSharp::FileNamespace => declare::namespace(walk, node, kind),
+            CSharp::Lambda | CSharp::AnonymousFunction => walk.open(Scope::Barrier),
+            CSharp::Return => flow::returns(walk, node),
+            CSharp::Yield => walk.yields(),
+            CSharp::Throw | CSharp::ThrowExpression => flow::throws(walk, node),
+            CSharp::Try => flow::tries(walk, node),
+            CSharp::Catch => flow::handles(walk, node),
+            CSharp::If => flow::guards(walk, node),
+            CSharp::Invocation => flow::invokes(walk, node),
+            CSharp::Creation
+            | CSharp::Call
+            | CSharp::Await
+            | CSharp::Foreach
+            | CSharp::Using
+            | CSharp::ConstructorInitializer => walk.calls(),
+            CSharp::Attribute => return Next::Over,
+            CSharp::AccessorDeclaration
+            | CSharp::AccessorList
+            | CSharp::ArgumentList
+            | CSharp::Arrow
+            | CSharp::AttributeList
+            | CSharp::BaseList
+            | CSharp::Block
+            | CSharp::BracketedParameters
+            | CSharp::CatchDeclaration
+            | CSharp::CatchFilter
+            | CSharp::Declarator
+            | CSharp::ExplicitInterface
+            | CSharp::ExpressionStatement
+            | CSharp::MemberAccess
+            | CSharp::Parameter
+            | CSharp::ParameterList
+            | CSharp::PrimaryBase
+            | CSharp::TypeParameter
+            | CSharp::TypeParameterList
+            | CSharp::VariableDeclaration => {}
+            CSharp::Identifier | CSharp::Modifier | CSharp::PredefinedType => return Next::Over,
+        }
+        Next::Into
+    }
+}

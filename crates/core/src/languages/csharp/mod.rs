@@ -1,0 +1,40 @@
+//! C#, by the language standard (ECMA-334) and its annex D on documentation comments.
+//!
+//! What trips it up, each with a case under `tests/cases/csharp`: both comment forms, indexers,
+//! operators, events, delegates, finalizers, properties, primary constructors and positional records,
+//! extension methods, by-reference and `params` parameters, default interface members, partial types,
+//! explicit interface implementations, inherited and included comments, references to names, `#if` and
+//! regions and attributes between comment and declaration, expression bodies, throw expressions, guard
+//! helpers, bare `throw;`, tasks without a value, iterators, file-scoped namespaces, default surfaces.
+
+mod declare;
+mod flow;
+pub(super) mod grammar;
+mod kinds;
+mod parameters;
+mod types;
+
+use crate::model::{Carrier, LanguageId, NotationId};
+use crate::reading::{CommentPlace, Demand, GrammarReader, Language, Owe};
+
+/// C#.
+pub(super) static CSHARP: Language = Language {
+    id: LanguageId::new("csharp"),
+    label: "C#",
+    endings: &[".cs"],
+    notations: &[NotationId::new("xml")],
+    notation: NotationId::new("xml"),
+    demand: Demand::of(Owe::BeyondSummary),
+    asks_fields: true,
+    untyped: false,
+    carrier: Carrier::Lines { mark: "///" },
+    place: CommentPlace::Above,
+    doc_mark: "///",
+    drops_after_annotations: true,
+    hierarchy: &types::HIERARCHY,
+    ambient: types::AMBIENT,
+    well_known: types::WELL_KNOWN,
+    type_words: types::WORDS,
+    literal_type: |_| None,
+    reader: &GrammarReader(&grammar::GRAMMAR),
+};

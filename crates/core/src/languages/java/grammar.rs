@@ -1,0 +1,74 @@
+//! The answers of Java to the walk: which node declares, which one acts.
+
+use std::sync::OnceLock;
+
+use tree_sitter::Node;
+
+use super::kinds::{self, Java};
+use super::{JAVA, declare, flow};
+use crate::languages::shared::block_form;
+use crate::reading::{Action, CommentForm, Grammar, Language, Next, Scope, Table, Walk};
+
+/// The grammar of Java.
+pub(in crate::languages) struct JavaGrammar;
+
+/// The one value of it.
+pub(in crate::languages) static GRAMMAR: JavaGrammar = JavaGrammar;
+
+impl Grammar for JavaGrammar {
+    type Node = Java;
+
+    fn table(&self) -> &'static Table<Java> {
+        static TABLE: OnceLock<Table<Java>> = OnceLock::new();
+        TABLE.get_or_init(|| Table::new(tree_sitter_java::LANGUAGE.into(), kinds::NAMES))
+    }
+
+    fn names(&self) -> &'static [(&'static str, Action<Java>)] {
+        kinds::NAMES
+    }
+
+    fn fields(&self) -> &'static [&'static str] {
+        kinds::FIELDS
+    }
+
+    fn serves(&self) -> &'static Language {
+        &JAVA
+    }
+
+    fn comment(&self, text: &str) -> CommentForm {
+        block_form(text)
+    }
+
+    fn enter<'t>(&self, walk: &mut Walk<'t, Java>, node: Node<'t>, kind: Java) -> Next {
+        match kind {
+            Java::Class | Java::Interface | Java::Enum | Java::Record | Java::AnnotationType => {
+                declare::type_declaration(walk, node, kind);
+            }
+            Java::Method | Java::Constructor | Java::CompactConstructor | Java::AnnotationElement => {
+                declare::callable(walk, node, kind);
+            }
+            Java::Field | Java::Constant => declare::fields(walk, node, kind),
+            Java::EnumConstant => declare::enum_constant(walk, node),
+            Java::Package => declare::package(walk, node),
+            Java::Lambda => walk.open(Scope::Barrier),
+            Java::Return => flow::returns(walk, node),
+            Java::Throw => flow::throws(walk, node),
+            Java::Try | Java::TryWithResources => flow::tries(walk, node),
+            Java::Catch => flow::handles(walk, node),
+            Java::If => flow::guards(walk, node),
+            Java::Invocation => flow::invokes(walk, node),
+            Java::ConstructorCall => walk.calls(),
+            Java::Creation => {
+                walk.calls();
+                declare::anonymous_body(walk, node);
+            }
+            Java::Modifiers | Java::Annotation | Java::Block | Java::ClassBody | Java::Declarator => {}
+            Java::CatchParameter | Java::CatchType | Java::ExtendsInterfaces | Java::Parameter => {}
+            Java::ReceiverParameter | Java::SpreadParameter | Java::SuperInterfaces | Java::Superclass => {}
+            Java::Throws | Java::TypeList | Java::TypeParameter | Java::TypeParameters => {}
+            Java::ExpressionStatement | Java::Parenthesized | Java::Cast => {}
+            Java::Identifier | Java::VoidType => return Next::Over,
+        }
+        Next::Into
+    }
+}

@@ -1,0 +1,38 @@
+//! Java, by the language specification (JLS, edition 17 and the previews its grammar reads) and the
+//! specification of its documentation comments (Java 23 for the Markdown form).
+//!
+//! What trips it up, each with a case under `tests/cases/java`: variable arity, type parameters, records
+//! and compact constructors, receiver parameters, nested, local and anonymous classes, interface
+//! members, annotation types, enum constants with bodies, `throws` clauses, handlers and rethrows,
+//! text blocks, inherited comments, `{@return}`, Markdown comments, package files, deprecation.
+
+mod declare;
+mod flow;
+pub(super) mod grammar;
+mod kinds;
+mod types;
+
+use crate::model::{Carrier, LanguageId, NotationId};
+use crate::reading::{CommentPlace, Demand, GrammarReader, Language, Owe};
+
+/// Java.
+pub(super) static JAVA: Language = Language {
+    id: LanguageId::new("java"),
+    label: "Java",
+    endings: &[".java"],
+    notations: &[NotationId::new("tags")],
+    notation: NotationId::new("tags"),
+    demand: Demand::of(Owe::BeyondSummary),
+    asks_fields: true,
+    untyped: false,
+    carrier: Carrier::Block { open: "/**", close: "*/" },
+    place: CommentPlace::Above,
+    doc_mark: "/**",
+    drops_after_annotations: true,
+    hierarchy: &types::HIERARCHY,
+    ambient: types::AMBIENT,
+    well_known: types::WELL_KNOWN,
+    type_words: types::WORDS,
+    literal_type: |_| None,
+    reader: &GrammarReader(&grammar::GRAMMAR),
+};

@@ -1,0 +1,54 @@
+//! The languages that can be read. One folder each, with the same files in every one: `mod.rs` (the
+//! `Language` value and what trips it up), `kinds.rs` (node kinds and fields), `declare.rs` (node to
+//! declaration), `flow.rs` (what leaves a body), `types.rs` (data of the standard library).
+//!
+//! To add a language: a folder, a `mod` line and an entry in [`ALL`].
+
+mod csharp;
+mod java;
+mod python;
+mod shared;
+
+use crate::reading::Language;
+
+/// All languages, by id.
+pub static ALL: &[&Language] = &[&csharp::CSHARP, &java::JAVA, &python::PYTHON];
+
+/// Finds a language by its id.
+#[must_use]
+pub fn find(id: &str) -> Option<&'static Language> {
+    ALL.iter().copied().find(|language| language.id.as_str() == id)
+}
+
+/// Finds the language of a file by its name's ending.
+#[must_use]
+pub fn for_file(file_name: &str) -> Option<&'static Language> {
+    ALL.iter().copied().find(|language| language.reads(file_name))
+}
+
+/// Names kinds and fields that a language uses and its grammar lacks. Empty when all is well.
+#[must_use]
+pub fn unknown_names() -> Vec<String> {
+    let mut unknown = Vec::new();
+    unknown.extend(shared::unknown_names(&csharp::grammar::GRAMMAR));
+    unknown.extend(shared::unknown_names(&java::grammar::GRAMMAR));
+    unknown.extend(shared::unknown_names(&python::grammar::GRAMMAR));
+    unknown
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn every_node_kind_and_field_exists_in_its_grammar() {
+        assert_eq!(unknown_names(), Vec::<String>::new());
+    }
+
+    #[test]
+    fn endings_are_told_apart_without_regard_to_case() {
+        assert_eq!(for_file("Press.JAVA").map(|l| l.id.as_str()), Some("java"));
+        assert_eq!(for_file("stub.pyi").map(|l| l.id.as_str()), Some("python"));
+        assert!(for_file("notes.txt").is_none());
+    }
+}

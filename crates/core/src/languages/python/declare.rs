@@ -1,0 +1,315 @@
+//! Python nodes to declarations.
+
+use tree_sitter::Node;
+
+use super::kinds::{self, Python};
+use super::parameters::{data_fields, parameters, type_parameters};
+use super::{docstring, flow};
+use crate::languages::shared::is_test_path;
+use crate::model::{
+    Answer, Attached, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Misplaced, Name, Returns, Signature, Surface,
+};
+use crate::reading::{Scope, Walk};
+
+/// What the decorators above a definition say.
+#[derive(Default)]
+pub(super) struct Decorators {
+    names: Vec<String>,
+}
+
+impl Decorators {
+    fn read(walk: &Walk<'_, Python>, outer: Node<'_>) -> Self {
+        let mut names = Vec::new();
+        if walk.kind(outer) == Some(Python::Decorated) {
+            for decorator in walk.children(outer) {
+                if walk.kind(decorator) == Some(Python::Decorator) {
+                    let text = walk.text(decorator).trim_start_matches('@').trim();
+                    names.push(text.split('(').next().unwrap_or_default().trim().to_owned());
+                }
+            }
+        }
+        Self { names }
+    }
+
+    /// Tells whether one of the decorators is `name`, however it is qualified.
+    fn has(&self, name: &str) -> bool {
+        self.names.iter().any(|found| found.rsplit('.').next() == Some(name))
+    }
+
+    /// Tells whether a property's setter or deleter is defined.
+    fn is_accessor(&self) -> bool {
+        self.names.iter().any(|name| name.ends_with(".setter") || name.ends_with(".deleter"))
+    }
+
+    fn is_property(&self) -> bool {
+        ["property", "cached_property", "abstractproperty"].iter().any(|name| self.has(name))
+            || self.names.iter().any(|name| name.ends_with(".getter"))
+    }
+
+    fn is_data_class(&self) -> bool {
+        self.names.iter().any(|name| {
+            matches!(name.as_str(), "dataclass" | "dataclasses.dataclass" | "attr.s" | "attr.attrs" | "attrs.define")
+                || matches!(name.as_str(), "define" | "frozen" | "attr.dataclass" | "attrs.frozen" | "attr.define")
+        })
+    }
+
+    /// Tells whether a decorator is not known to leave the docstring alone: its name speaks of docs.
+    fn rewrites_docs(&self) -> bool {
+        self.names.iter().any(|name| {
+            let last = name.rsplit('.').next().unwrap_or_default().to_ascii_lowercase();
+            last.contains("doc") || matches!(last.as_str(), "appender" | "substitution")
+        })
+    }
+}
+
+/// The file's own docstring belongs to a module, of which nothing is asked.
+pub(super) fn module<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
+    let Some(doc) = docstring::take(walk, node) else { return };
+    let name = walk.source.file_name().split('.').next().unwrap_or_default();
+    let at = walk.outline.comment(doc).span;
+    let mut declaration = Declaration::new(Kind::Module, Name::new(name), at, at);
+    declaration.unasked = true;
+    declaration.comment = Attached { doc: Some(doc), misplaced: None };
+    walk.declare(declaration);
+}
+
+/// A decorated definition declares what it decorates; the inner node then only opens its body.
+pub(super) fn decorated<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
+    let Some(inner) = node.child_by_field_name(kinds::DEFINITION) else { return };
+    match walk.kind(inner) {
+        Some(Python::Function) => function(walk, inner, node),
+        Some(Python::Class) => class(walk, inner, node),
+        _ => {}
+    }
+}
+
+fn surface_of(walk: &Walk<'_, Python>, name: &str) -> Surface {
+    let hidden = |part: &str| part.starts_with('_') && !(part.starts_with("__") && part.ends_with("__"));
+    let in_hidden_module = walk.source.path().split('/').any(|part| {
+        let stem = part.strip_suffix(".py").or_else(|| part.strip_suffix(".pyi")).unwrap_or(part);
+        hidden(stem)
+    });
+    if hidden(name) || in_hidden_module { Surface::Private } else { Surface::Public }
+}
+
+fn start(walk: &Walk<'_, Python>, node: Node<'_>, outer: Node<'_>, kind: Kind) -> Option<Declaration> {
+    let name = node.child_by_field_name(kinds::NAME)?;
+    let text = walk.text(name);
+    let mut declaration = Declaration::new(kind, Name::new(text), walk.span(name), walk.span(outer));
+    declaration.surface = surface_of(walk, text);
+    declaration.unasked = walk.in_code();
+    if is_test_path(walk.source.path(), &["test_*", "*_test", "conftest"]) {
+        declaration.excuses.push(Excuse::Tests);
+    }
+    if let Some(body) = node.child_by_field_name(kinds::BODY) {
+        declaration.header_end = header_end(walk, walk.span(body).start);
+    }
+    Some(declaration)
+}
+
+/// The signature ends with the colon before the body, whatever comments follow it.
+fn header_end(walk: &Walk<'_, Python>, body: u32) -> u32 {
+    let before = walk.source.text().get(..body as usize).unwrap_or_default().trim_end();
+    u32::try_from(before.len()).unwrap_or(body)
+}
+
+/// Declares a function or method and opens it; `outer` holds the decorators.
+pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: Node<'t>) {
+    if already_declared(walk, node, outer) {
+        return;
+    }
+    let decorators = Decorators::read(walk, outer);
+    let in_class = walk.owner_kind() == Some(Kind::Class) && !walk.in_code();
+    let Some(mut declaration) = start(walk, node, outer, if in_class { Kind::Method } else { Kind::Function }) else {
+        return;
+    };
+    let constructor = in_class && matches!(declaration.name.as_str(), "__init__" | "__new__" | "__post_init__");
+    let mut exempt = false;
+    if constructor {
+        declaration.kind = Kind::Constructor;
+    } else if in_class && decorators.is_property() {
+        declaration.kind = Kind::Property;
+        exempt = true;
+    }
+    let receiver = in_class && !decorators.has("staticmethod");
+    declaration.signature = Signature {
+        parameters: parameters(walk, node, receiver),
+        type_parameters: type_parameters(walk, node),
+        returns: Returns { exempt, ..returns(walk, node, constructor) },
+        ..Signature::default()
+    };
+    apply_decorators(&mut declaration, &decorators);
+    let dunder = declaration.name.as_str().starts_with("__") && declaration.name.as_str().ends_with("__");
+    // What special methods mean is fixed by the language: they are checked and never asked for.
+    declaration.unasked |= dunder;
+    if let Some(body) = node.child_by_field_name(kinds::BODY) {
+        take_body(walk, body, &mut declaration);
+    }
+    let id = walk.declare(declaration);
+    walk.open(Scope::Declaration(id));
+    walk.declared_at(node, outer);
+}
+
+fn apply_decorators(declaration: &mut Declaration, decorators: &Decorators) {
+    declaration.overrides = decorators.has("override") || decorators.has("overrides");
+    declaration.deprecated = decorators.has("deprecated");
+    if declaration.deprecated {
+        declaration.excuses.push(Excuse::Deprecated);
+    }
+    if decorators.is_accessor() {
+        declaration.kind = Kind::Property;
+        declaration.answered = true;
+    }
+    if decorators.has("overload") {
+        declaration.answered = true;
+    }
+    if decorators.has("fixture") {
+        declaration.excuses.push(Excuse::Tests);
+    }
+    declaration.computed_comment |= decorators.rewrites_docs();
+    if decorators.has("contextmanager") || decorators.has("asynccontextmanager") {
+        // The caller gets a context manager, whatever the body yields.
+        declaration.signature.returns.exempt = true;
+    }
+}
+
+fn take_body(walk: &mut Walk<'_, Python>, body: Node<'_>, declaration: &mut Declaration) {
+    if let Some(doc) = docstring::take(walk, body) {
+        declaration.comment = Attached { doc: Some(doc), misplaced: None };
+    } else if let Some(late) = late_docstring(walk, body) {
+        let id = docstring::take_string(walk, late);
+        declaration.comment = Attached { doc: None, misplaced: Some(Misplaced::Detached(id)) };
+    }
+    let statements = own_statements(walk, body);
+    declaration.body = if is_stub(walk, &statements) { Body::Absent } else { Body::Present };
+    let empty = statements.iter().all(|&statement| {
+        walk.kind(statement) == Some(Python::Pass) || is_bare_super(walk.text(statement))
+    });
+    if declaration.kind == Kind::Constructor && declaration.signature.parameters.is_empty() && empty {
+        declaration.excuses.push(Excuse::EmptyConstructors);
+    }
+    if let [statement] = statements[..] {
+        if is_accessor(walk.text(statement)) {
+            declaration.excuses.push(Excuse::Accessors);
+        }
+    }
+}
+
+fn is_bare_super(text: &str) -> bool {
+    text.strip_prefix("super().__init__(").is_some_and(|rest| rest == ")")
+}
+
+/// A body that only gives back a field, or only assigns one.
+fn is_accessor(text: &str) -> bool {
+    let plain = |name: &str| {
+        let name = name.trim();
+        !name.is_empty() && name.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '.'))
+    };
+    match text.strip_prefix("return ") {
+        Some(value) => value.trim().starts_with("self.") && plain(value),
+        None => text
+            .split_once('=')
+            .is_some_and(|(left, right)| left.starts_with("self.") && plain(left) && plain(right)),
+    }
+}
+
+/// The statements of a body without comments and docstring.
+fn own_statements<'t>(walk: &Walk<'t, Python>, body: Node<'t>) -> Vec<Node<'t>> {
+    let mut statements = walk.children(body);
+    if statements.first().is_some_and(|&first| docstring::lone_string(walk, first).is_some()) {
+        statements.remove(0);
+    }
+    statements
+}
+
+/// Nothing but `pass`, `...` or a refusal to be called: a declaration without a body.
+fn is_stub(walk: &Walk<'_, Python>, statements: &[Node<'_>]) -> bool {
+    statements.iter().all(|&statement| match walk.kind(statement) {
+        Some(Python::Pass) => true,
+        Some(Python::ExpressionStatement) => {
+            statement.named_child(0).and_then(|child| walk.kind(child)) == Some(Python::Ellipsis)
+        }
+        Some(Python::Raise) => walk.text(statement).contains("NotImplementedError"),
+        _ => false,
+    })
+}
+
+/// A string that would be the docstring, were it the first statement.
+fn late_docstring<'t>(walk: &Walk<'t, Python>, body: Node<'t>) -> Option<Node<'t>> {
+    let statements = walk.children(body);
+    let late = *statements.get(1)?;
+    // A string after an assignment documents what is assigned.
+    let after_assignment = walk.text(statements[0]).contains('=');
+    let triple = |node: Node<'_>| walk.text(node).contains("\"\"\"") || walk.text(node).contains("'''");
+    docstring::lone_string(walk, late).filter(|&string| !after_assignment && triple(string))
+}
+
+fn returns(walk: &Walk<'_, Python>, node: Node<'_>, constructor: bool) -> Returns {
+    let ty = node.child_by_field_name(kinds::RETURN_TYPE);
+    let mut out = Returns { ty: ty.map(|ty| walk.span(ty)), ..Returns::default() };
+    if constructor {
+        out.value = Answer::No;
+        return out;
+    }
+    if let Some(ty) = ty {
+        let text = walk.text(ty).trim_matches(['"', '\'']);
+        let simple = text.rsplit('.').next().unwrap_or_default();
+        out.value = if matches!(simple, "None" | "NoReturn" | "Never") { Answer::No } else { Answer::Yes };
+        out.set = (text == "bool").then_some(ClosedSet::Boolean);
+    }
+    out
+}
+
+/// Declares a class and opens it.
+pub(super) fn class<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: Node<'t>) {
+    if already_declared(walk, node, outer) {
+        return;
+    }
+    let Some(mut declaration) = start(walk, node, outer, Kind::Class) else { return };
+    let decorators = Decorators::read(walk, outer);
+    apply_decorators(&mut declaration, &decorators);
+    declaration.answered = false;
+    declaration.signature.type_parameters = type_parameters(walk, node);
+    declaration.body = Body::Present;
+    if let Some(list) = node.child_by_field_name(kinds::SUPERCLASSES) {
+        let bases = walk.children(list).into_iter().filter(|&base| walk.kind(base) != Some(Python::KeywordArgument));
+        declaration.supertypes = bases.map(|base| Name::simple(walk.text(base))).collect();
+    }
+    if let Some(body) = node.child_by_field_name(kinds::BODY) {
+        if let Some(doc) = docstring::take(walk, body) {
+            declaration.comment = Attached { doc: Some(doc), misplaced: None };
+        }
+        if decorators.is_data_class() || declaration.supertypes.iter().any(|base| base == "NamedTuple") {
+            declaration.signature.parameters = data_fields(walk, body);
+            declaration.construction = Construction::Fields;
+        }
+    }
+    let id = walk.declare(declaration);
+    walk.open(Scope::Declaration(id));
+    walk.declared_at(node, outer);
+}
+
+/// The inner node of a decorated definition was declared with its decorators.
+fn already_declared<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: Node<'t>) -> bool {
+    node.id() == outer.id() && walk.take_declared(node)
+}
+
+/// Declares a lambda that is given a name, and notes assignments that bear on documentation.
+pub(super) fn assignment<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
+    let (Some(left), right) = (node.child_by_field_name(kinds::LEFT), node.child_by_field_name(kinds::RIGHT)) else {
+        return;
+    };
+    flow::notes_assigned_doc(walk, left);
+    let Some(right) = right else { return };
+    if walk.kind(right) != Some(Python::Lambda) || walk.kind(left) != Some(Python::Identifier) {
+        return;
+    }
+    let name = walk.text(left);
+    let mut declaration = Declaration::new(Kind::Function, Name::new(name), walk.span(left), walk.span(node));
+    declaration.surface = surface_of(walk, name);
+    declaration.unasked = true;
+    declaration.signature.parameters = parameters(walk, right, false);
+    declaration.body = Body::Present;
+    declaration.signature.hidden = true;
+    walk.declare(declaration);
+}

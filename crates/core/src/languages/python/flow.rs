@@ -1,0 +1,150 @@
+//! What leaves a Python body.
+
+use tree_sitter::Node;
+
+use super::kinds::{self, Python};
+use crate::languages::shared::refuses_null;
+use crate::model::{Answer, Name, Origin};
+use crate::reading::{Raised, Scope, Walk};
+
+/// Types that a handler may name without telling what was thrown.
+const VAGUE: &[&str] = &["BaseException", "Exception"];
+
+/// Types that mark what is not meant to happen, or is not there yet.
+const EXEMPT: &[&str] = &["NotImplementedError", "AssertionError", "NotImplemented"];
+
+/// Exceptions of the standard library with lower-case names.
+const LOWER: &[&str] = &["error", "timeout", "herror", "gaierror"];
+
+/// Notes a `return`.
+pub(super) fn returns(walk: &mut Walk<'_, Python>, node: Node<'_>) {
+    let value = walk.children(node).into_iter().next();
+    let nothing = value.is_none_or(|value| walk.kind(value) == Some(Python::None));
+    walk.returns(if nothing { Answer::No } else { Answer::Yes });
+}
+
+/// Notes a `raise`.
+pub(super) fn raises(walk: &mut Walk<'_, Python>, node: Node<'_>) {
+    let condition = walk.take_condition(node);
+    let span = walk.span(node);
+    let Some(raised) = node.named_child(0).filter(|child| !walk.is_comment(*child)) else {
+        if !walk.rethrows(None, span, VAGUE) {
+            walk.raises_unknown();
+        }
+        return;
+    };
+    let called = walk.kind(raised) == Some(Python::Call);
+    let ty = if called { raised.child_by_field_name(kinds::FUNCTION).unwrap_or(raised) } else { raised };
+    let last = match walk.kind(ty) {
+        Some(Python::Identifier) => ty,
+        Some(Python::Attribute) => ty.child_by_field_name(kinds::ATTRIBUTE).unwrap_or(ty),
+        _ => {
+            walk.raises_unknown();
+            return;
+        }
+    };
+    let name = walk.text(last);
+    if !called && walk.kind(ty) == Some(Python::Identifier) {
+        let at = walk.span(ty);
+        if walk.rethrows(Some(name), at, VAGUE) {
+            return;
+        }
+    }
+    let lower = name.trim_start_matches('_').starts_with(char::is_lowercase);
+    let constant = name.len() > 1 && !name.chars().any(char::is_lowercase) && !called;
+    if (lower && !LOWER.contains(&name)) || constant {
+        walk.raises_unknown();
+        return;
+    }
+    let refuses = condition.is_some_and(|span| refuses_null(walk.source.slice(span)));
+    walk.raises(Raised {
+        ty: Name::new(name),
+        span: walk.span(last),
+        origin: if refuses { Origin::Guard } else { Origin::Body },
+        exempt: EXEMPT.contains(&name),
+        condition,
+    });
+}
+
+/// Opens what a `try` guards.
+pub(super) fn tries<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
+    let mut caught = Vec::new();
+    for clause in walk.children(node) {
+        if walk.kind(clause) == Some(Python::Except) {
+            let (_, types) = caught_by(walk, clause);
+            if types.is_empty() {
+                caught.push(Name::new("BaseException"));
+            }
+            caught.extend(types);
+        }
+    }
+    if let Some(body) = node.child_by_field_name(kinds::BODY) {
+        walk.open_at(body, Scope::Try(caught));
+    }
+}
+
+/// Returns the variable and the types of a handler; no types for one that catches everything.
+fn caught_by(walk: &Walk<'_, Python>, clause: Node<'_>) -> (Option<Name>, Vec<Name>) {
+    let mut cursor = clause.walk();
+    let values: Vec<_> = clause.children_by_field_name(kinds::VALUE, &mut cursor).collect();
+    let mut variable = clause.child_by_field_name(kinds::ALIAS).map(|alias| Name::new(walk.text(alias)));
+    let mut types = Vec::new();
+    for mut value in values {
+        if walk.kind(value) == Some(Python::AsPattern) {
+            if let Some(alias) = value.child_by_field_name(kinds::ALIAS) {
+                variable = Some(Name::new(walk.text(alias)));
+            }
+            let Some(inner) = value.named_child(0) else { continue };
+            value = inner;
+        }
+        if walk.kind(value) == Some(Python::Tuple) {
+            types.extend(walk.children(value).into_iter().map(|ty| Name::simple(walk.text(ty))));
+        } else {
+            types.push(Name::simple(walk.text(value)));
+        }
+    }
+    (variable, types)
+}
+
+/// Opens a handler.
+pub(super) fn handles<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
+    let (variable, types) = caught_by(walk, node);
+    walk.open(Scope::Handler(variable, types));
+}
+
+/// A `with` calls code that is not seen; `suppress` catches like a handler.
+pub(super) fn suppresses<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
+    walk.calls();
+    let Some(body) = node.child_by_field_name(kinds::BODY) else { return };
+    let header = walk.source.slice(crate::text::Span::new(walk.span(node).start, walk.span(body).start));
+    let Some((_, rest)) = header.split_once("suppress(") else { return };
+    let list = rest.split(')').next().unwrap_or_default();
+    let caught = list.split(',').map(Name::simple).filter(|name| !name.as_str().is_empty()).collect();
+    walk.open_at(body, Scope::Try(caught));
+}
+
+/// Notes the condition of an `if` that does nothing but raise.
+pub(super) fn guards<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
+    let (Some(condition), Some(then)) =
+        (node.child_by_field_name(kinds::CONDITION), node.child_by_field_name(kinds::CONSEQUENCE))
+    else {
+        return;
+    };
+    if let [only] = walk.children(then)[..] {
+        if walk.kind(only) == Some(Python::Raise) {
+            walk.guard_at(only, walk.span(condition));
+        }
+    }
+}
+
+/// A comment that code assigns is not the one that stands in the source.
+pub(super) fn notes_assigned_doc(walk: &mut Walk<'_, Python>, left: Node<'_>) {
+    let text = walk.text(left);
+    let Some(target) = text.strip_suffix(".__doc__") else { return };
+    let last = target.rsplit('.').next().unwrap_or_default();
+    for declaration in &mut walk.outline.declarations {
+        if declaration.name == last {
+            declaration.computed_comment = true;
+        }
+    }
+}

@@ -1,0 +1,93 @@
+//! The answers of Python to the walk: which node declares, which one acts.
+
+use std::sync::OnceLock;
+
+use tree_sitter::Node;
+
+use super::kinds::{self, Python};
+use super::{PYTHON, declare, docstring, finish, flow};
+use crate::model::Carrier;
+use crate::reading::{Action, CommentForm, Grammar, Language, Next, Scope, Table, Walk};
+
+/// The grammar of Python.
+pub(in crate::languages) struct PythonGrammar;
+
+/// The one value of it.
+pub(in crate::languages) static GRAMMAR: PythonGrammar = PythonGrammar;
+
+impl Grammar for PythonGrammar {
+    type Node = Python;
+
+    fn table(&self) -> &'static Table<Python> {
+        static TABLE: OnceLock<Table<Python>> = OnceLock::new();
+        TABLE.get_or_init(|| Table::new(tree_sitter_python::LANGUAGE.into(), kinds::NAMES))
+    }
+
+    fn names(&self) -> &'static [(&'static str, Action<Python>)] {
+        kinds::NAMES
+    }
+
+    fn fields(&self) -> &'static [&'static str] {
+        kinds::FIELDS
+    }
+
+    fn serves(&self) -> &'static Language {
+        &PYTHON
+    }
+
+    fn comment(&self, text: &str) -> CommentForm {
+        let doc = text.starts_with("#:");
+        CommentForm { carrier: Carrier::Lines { mark: if doc { "#:" } else { "#" } }, doc }
+    }
+
+    fn enter<'t>(&self, walk: &mut Walk<'t, Python>, node: Node<'t>, kind: Python) -> Next {
+        match kind {
+            Python::Module => declare::module(walk, node),
+            Python::Decorated => declare::decorated(walk, node),
+            Python::Function => declare::function(walk, node, node),
+            Python::Class => declare::class(walk, node, node),
+            Python::Assignment => declare::assignment(walk, node),
+            Python::Lambda => walk.open(Scope::Barrier),
+            Python::Return => flow::returns(walk, node),
+            Python::Yield => walk.yields(),
+            Python::Raise => flow::raises(walk, node),
+            Python::Try => flow::tries(walk, node),
+            Python::Except => flow::handles(walk, node),
+            Python::With => flow::suppresses(walk, node),
+            Python::If => flow::guards(walk, node),
+            Python::Call | Python::Await | Python::For | Python::Comprehension => walk.calls(),
+            // Interpolations aside, nothing in a string matters; they hold calls at most.
+            Python::String | Python::Identifier | Python::None | Python::Ellipsis | Python::Pass => {
+                return Next::Over;
+            }
+            Python::Parameters | Python::Decorator => {}
+            Python::Assert
+            | Python::Attribute
+            | Python::AugmentedAssignment
+            | Python::Block
+            | Python::ConcatenatedString
+            | Python::DefaultParameter
+            | Python::DictSplat
+            | Python::ExpressionStatement
+            | Python::KeywordArgument
+            | Python::KeywordSeparator
+            | Python::List
+            | Python::ListSplat
+            | Python::AsPattern
+            | Python::PositionalSeparator
+            | Python::Tuple
+            | Python::TypedDefaultParameter
+            | Python::TypedParameter
+            | Python::WithItem => {}
+        }
+        Next::Into
+    }
+
+    fn finish(&self, walk: &mut Walk<'_, Python>) {
+        finish::finish(walk);
+    }
+
+    fn is_docstring(&self, node: Node<'_>) -> bool {
+        docstring::is_docstring(self.table(), node)
+    }
+}

@@ -1,0 +1,46 @@
+//! Python, by the language reference (3.14) and the conventions of PEP 257 on docstrings.
+//!
+//! What trips it up, each with a case under `tests/cases/python`: receivers, static and class methods,
+//! positional-only and keyword-only marks, star parameters and their spellings, class and `__init__`
+//! docstrings, properties and setters, overloads and stubs, protocols, data classes, nested functions,
+//! lambdas, `__all__`, generators, returns of only `None`, every form of `raise`, handlers, raw and
+//! joined docstrings, optional types, several names in one entry, section synonyms, decorators.
+
+mod declare;
+mod docstring;
+mod finish;
+mod flow;
+pub(super) mod grammar;
+mod kinds;
+mod parameters;
+mod types;
+
+use crate::model::{Carrier, LanguageId, NotationId};
+use crate::reading::{CommentPlace, Demand, GrammarReader, Language, Owe};
+
+/// Python.
+pub(super) static PYTHON: Language = Language {
+    id: LanguageId::new("python"),
+    label: "Python",
+    endings: &[".py", ".pyi", ".pyw"],
+    notations: &[
+        NotationId::new("google"),
+        NotationId::new("numpy"),
+        NotationId::new("rest"),
+        NotationId::new("epytext"),
+    ],
+    notation: NotationId::new("google"),
+    demand: Demand::of(Owe::BeyondSummary),
+    asks_fields: false,
+    untyped: true,
+    carrier: Carrier::Docstring,
+    place: CommentPlace::FirstInBody,
+    doc_mark: "\"\"\"",
+    drops_after_annotations: false,
+    hierarchy: &types::HIERARCHY,
+    ambient: types::AMBIENT,
+    well_known: &[],
+    type_words: types::WORDS,
+    literal_type: types::literal_type,
+    reader: &GrammarReader(&grammar::GRAMMAR),
+};

@@ -1,0 +1,21 @@
+//! Comments of languages with `/* */` and `//`.
+
+use crate::model::Carrier;
+use crate::reading::CommentForm;
+
+/// Tells whether a comment is a banner: ornament, never documentation.
+fn is_banner(text: &str) -> bool {
+    text.starts_with("/***") || text.starts_with("////")
+}
+
+/// Takes a comment as `/** */` documentation, `///` documentation, or an ordinary comment.
+pub(in crate::languages) fn block_form(text: &str) -> CommentForm {
+    let doc_block = text.starts_with("/**") && text.len() > 4 && !is_banner(text);
+    let doc_line = text.starts_with("///") && !is_banner(text);
+    let (carrier, doc) = if text.starts_with("/*") {
+        (Carrier::Block { open: if doc_block { "/**" } else { "/*" }, close: "*/" }, doc_block)
+    } else {
+        (Carrier::Lines { mark: if doc_line { "///" } else { "//" } }, doc_line)
+    };
+    CommentForm { carrier, doc }
+}

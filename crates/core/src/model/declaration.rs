@@ -1,0 +1,299 @@
+//! A declaration: what is named, where, how far it can be seen, and what stands above it.
+
+use smol_str::SmolStr;
+
+use super::{CommentId, Name, Signature};
+use crate::text::Span;
+
+/// Index of a declaration in its outline.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash)]
+pub struct DeclId(pub u32);
+
+/// The sort of a declaration, as JSON names it.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash)]
+#[expect(missing_docs, reason = "the variants are the words of the output format")]
+pub enum Kind {
+    File,
+    Package,
+    Module,
+    Class,
+    Interface,
+    Struct,
+    Enum,
+    Trait,
+    Record,
+    Object,
+    Union,
+    Function,
+    Method,
+    Constructor,
+    Property,
+    Field,
+    Constant,
+    EnumMember,
+    TypeAlias,
+    Macro,
+    Event,
+    Delegate,
+    Operator,
+    Program,
+}
+
+impl Kind {
+    /// Returns the word used in output.
+    #[must_use]
+    pub const fn as_str(self) -> &'static str {
+        match self {
+            Self::File => "file",
+            Self::Package => "package",
+            Self::Module => "module",
+            Self::Class => "class",
+            Self::Interface => "interface",
+            Self::Struct => "struct",
+            Self::Enum => "enum",
+            Self::Trait => "trait",
+            Self::Record => "record",
+            Self::Object => "object",
+            Self::Union => "union",
+            Self::Function => "function",
+            Self::Method => "method",
+            Self::Constructor => "constructor",
+            Self::Property => "property",
+            Self::Field => "field",
+            Self::Constant => "constant",
+            Self::EnumMember => "enum-member",
+            Self::TypeAlias => "type-alias",
+            Self::Macro => "macro",
+            Self::Event => "event",
+            Self::Delegate => "delegate",
+            Self::Operator => "operator",
+            Self::Program => "program",
+        }
+    }
+
+    /// Tells whether it is a type.
+    #[must_use]
+    pub const fn is_type(self) -> bool {
+        matches!(
+            self,
+            Self::Class
+                | Self::Interface
+                | Self::Struct
+                | Self::Enum
+                | Self::Trait
+                | Self::Record
+                | Self::Object
+                | Self::Union
+                | Self::TypeAlias
+                | Self::Delegate
+        )
+    }
+
+    /// Tells whether it can be called, so that entries make sense.
+    #[must_use]
+    pub const fn is_callable(self) -> bool {
+        matches!(
+            self,
+            Self::Function | Self::Method | Self::Constructor | Self::Operator | Self::Macro | Self::Program | Self::Delegate
+        )
+    }
+
+    /// Tells whether it holds a value.
+    #[must_use]
+    pub const fn is_field(self) -> bool {
+        matches!(self, Self::Property | Self::Field | Self::Constant | Self::EnumMember | Self::Event)
+    }
+}
+
+/// How far a declaration can be seen; ordered from the widest.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, serde::Deserialize, schemars::JsonSchema)]
+#[serde(rename_all = "kebab-case")]
+pub enum Surface {
+    /// By every caller.
+    Public,
+    /// By subtypes as well.
+    Protected,
+    /// Inside its package, assembly or module.
+    Package,
+    /// Only where it stands.
+    Private,
+}
+
+impl Surface {
+    /// Returns the word used in options and output.
+    #[must_use]
+    pub const fn as_str(self) -> &'static str {
+        match self {
+            Self::Public => "public",
+            Self::Protected => "protected",
+            Self::Package => "package",
+            Self::Private => "private",
+        }
+    }
+}
+
+/// A sort of declarations of which nothing is asked.
+#[derive(
+    Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, serde::Deserialize, serde::Serialize, schemars::JsonSchema,
+)]
+#[serde(rename_all = "kebab-case")]
+pub enum Excuse {
+    /// Overrides of documented-elsewhere members.
+    Overrides,
+    /// Members whose meaning the language fixes.
+    Conventional,
+    /// Constructors that take nothing and do nothing.
+    EmptyConstructors,
+    /// Members of enumerations.
+    EnumMembers,
+    /// Tests.
+    Tests,
+    /// Generated code.
+    Generated,
+    /// The program's entry point.
+    Main,
+    /// Members that only return or assign one field.
+    Accessors,
+    /// Handlers whose name says it all.
+    EventHandlers,
+    /// What callers should no longer use.
+    Deprecated,
+}
+
+impl Excuse {
+    /// Returns the word used in configuration and output.
+    #[must_use]
+    pub const fn as_str(self) -> &'static str {
+        match self {
+            Self::Overrides => "overrides",
+            Self::Conventional => "conventional",
+            Self::EmptyConstructors => "empty-constructors",
+            Self::EnumMembers => "enum-members",
+            Self::Tests => "tests",
+            Self::Generated => "generated",
+            Self::Main => "main",
+            Self::Accessors => "accessors",
+            Self::EventHandlers => "event-handlers",
+            Self::Deprecated => "deprecated",
+        }
+    }
+}
+
+/// Where the parameters are of which a type's own comment may speak.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Default)]
+pub enum Construction {
+    /// Not known: entries for parameters are neither owed nor wrong.
+    #[default]
+    Unknown,
+    /// On the type itself: records, primary constructors. They are owed on its comment.
+    Header,
+    /// On the type itself, as its fields: owed once the comment has begun with them.
+    Fields,
+    /// On a constructor, whose entries may stand on the type's comment instead.
+    Member(DeclId),
+}
+
+/// What stands between the braces.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Default)]
+pub enum Body {
+    /// Nothing: a prototype, an abstract member, a stub.
+    #[default]
+    Absent,
+    /// Code.
+    Present,
+}
+
+/// A comment that a reader would take for the documentation, and the language does not.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum Misplaced {
+    /// A doc comment that is dropped because of where it stands.
+    Detached(CommentId),
+    /// An ordinary comment where a doc comment would stand.
+    Ordinary(CommentId),
+}
+
+/// The comment of a declaration.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Default)]
+pub struct Attached {
+    /// The doc comment that callers see.
+    pub doc: Option<CommentId>,
+    /// What stands there instead.
+    pub misplaced: Option<Misplaced>,
+}
+
+/// One declaration of an outline.
+#[derive(Clone, Debug)]
+pub struct Declaration {
+    /// Its sort.
+    pub kind: Kind,
+    /// Its name, without owners.
+    pub name: Name,
+    /// Owners inside the file and the name, joined by dots.
+    pub qualified: SmolStr,
+    /// The name in the source.
+    pub name_span: Span,
+    /// All of it, modifiers, annotations and body included.
+    pub span: Span,
+    /// Where the signature ends and the body begins, in bytes.
+    pub header_end: u32,
+    /// The declaration it stands in.
+    pub owner: Option<DeclId>,
+    /// How far it can be seen: the narrower of its own surface and its owner's.
+    pub surface: Surface,
+    /// What it takes, gives back and throws.
+    pub signature: Signature,
+    /// Whether there is code.
+    pub body: Body,
+    /// Its comment.
+    pub comment: Attached,
+    /// The code marks it as deprecated.
+    pub deprecated: bool,
+    /// It is marked as overriding or implementing a member of a supertype.
+    pub overrides: bool,
+    /// Local or anonymous, or of a sort that is never asked for a comment.
+    pub unasked: bool,
+    /// Another declaration's comment answers for it (accessors, overload stubs).
+    pub answered: bool,
+    /// Why nothing is asked of it; one of several where several apply.
+    pub excuses: Vec<Excuse>,
+    /// The comment is rewritten or assigned by code: nothing is owed.
+    pub computed_comment: bool,
+    /// Direct supertypes by simple name.
+    pub supertypes: Vec<Name>,
+    /// For a type: where the parameters of its constructor are, of which its comment may speak.
+    pub construction: Construction,
+}
+
+impl Declaration {
+    /// Makes a declaration of which only kind, name and place are known.
+    #[must_use]
+    pub fn new(kind: Kind, name: Name, name_span: Span, span: Span) -> Self {
+        Self {
+            kind,
+            qualified: SmolStr::new(name.as_str()),
+            name,
+            name_span,
+            span,
+            header_end: span.end,
+            owner: None,
+            surface: Surface::Public,
+            signature: Signature::default(),
+            body: Body::Absent,
+            comment: Attached::default(),
+            deprecated: false,
+            overrides: false,
+            unasked: false,
+            answered: false,
+            excuses: Vec::new(),
+            computed_comment: false,
+            supertypes: Vec::new(),
+            construction: Construction::Unknown,
+        }
+    }
+
+    /// Returns the span of the signature: from the declaration's start to its body.
+    #[must_use]
+    pub fn header(&self) -> Span {
+        Span::new(self.span.start, self.header_end)
+    }
+}

@@ -1,0 +1,180 @@
+//! Reading notations whose entries are fields: a sign, a name, an argument, a colon, a text.
+
+use super::Lines;
+use super::summary::{blank, complete, describe, entry, entry_name, mark};
+use super::table::{Meaning, Tag, look_up};
+use crate::model::{DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId};
+use crate::text::Span;
+
+/// The head of a field, taken apart.
+pub(super) struct Head<'s> {
+    /// The field's name.
+    pub(super) tag: &'s str,
+    /// What stands between the name and the colon.
+    pub(super) argument: &'s str,
+    /// What stands behind the colon.
+    pub(super) rest: &'s str,
+}
+
+/// Reads the head of a field from a line.
+pub(super) type ReadHead = for<'s> fn(&'s str) -> Option<Head<'s>>;
+
+/// Counts the fields that the table knows as entries.
+pub(super) fn count(lines: &Lines<'_>, head: ReadHead, table: &[Tag]) -> usize {
+    (0..lines.len())
+        .filter_map(|at| head(lines.text(at)))
+        .filter(|head| matches!(look_up(table, head.tag), (Some(meaning), _) if meaning != Meaning::Mark))
+        .count()
+}
+
+/// Reads a comment.
+pub(super) fn read(lines: &Lines<'_>, span: Span, id: NotationId, head: ReadHead, table: &[Tag]) -> DocComment {
+    let mut doc = blank(lines, span, id);
+    let shielded = lines.shielded();
+    let heads: Vec<(usize, Head<'_>)> = (0..lines.len())
+        .filter(|&at| !shielded[at])
+        .filter_map(|at| head(lines.text(at)).map(|head| (at, head)))
+        .filter(|(_, head)| head.tag.starts_with(char::is_lowercase))
+        .collect();
+    describe(&mut doc, lines, heads.first().map_or(lines.len(), |(at, _)| *at));
+    let mut types = Vec::new();
+    for (number, (at, head)) in heads.iter().enumerate() {
+        let next = heads.get(number + 1).map_or(lines.len(), |(next, _)| *next);
+        let rows = (*at, field_end(lines, *at, next));
+        read_field(&mut doc, &mut types, lines, (head, table), rows);
+    }
+    for (kind, name, ty) in types {
+        add_type(&mut doc, lines, kind, name.as_deref(), ty);
+    }
+    complete(&mut doc);
+    doc
+}
+
+/// A field goes on over indented lines, over empty ones between them, and over a paragraph that goes on
+/// without indentation.
+fn field_end(lines: &Lines<'_>, at: usize, next: usize) -> usize {
+    let indent = lines.indent(at);
+    let mut end = at + 1;
+    let mut after_blank = false;
+    for row in at + 1..next {
+        if lines.is_blank(row) {
+            after_blank = true;
+            continue;
+        }
+        let deeper = lines.indent(row) > indent;
+        if (after_blank && !deeper) || lines.trimmed(row).starts_with(".. ") && !deeper {
+            break;
+        }
+        end = row + 1;
+    }
+    end
+}
+
+type FoundType = (EntryKind, Option<String>, Span);
+
+fn read_field(
+    doc: &mut DocComment,
+    types: &mut Vec<FoundType>,
+    lines: &Lines<'_>,
+    (head, table): (&Head<'_>, &[Tag]),
+    rows: (usize, usize),
+) {
+    let (meaning, standing) = look_up(table, head.tag);
+    let misspelt = matches!(standing, MarkStanding::Near(_));
+    let text = lines.text_span(lines.span_of(head.rest).start, rows.0, rows.1);
+    match meaning {
+        Some(Meaning::Entry(kind)) => {
+            doc.entries.push(read_entry(lines, kind, head, (text, rows)));
+        }
+        Some(Meaning::ParamType) => {
+            types.extend(text.map(|ty| (EntryKind::Param, Some(bare(head.argument)), ty)));
+        }
+        Some(Meaning::ReturnType) => types.extend(text.map(|ty| (EntryKind::Returns, None, ty))),
+        Some(Meaning::Hidden) => doc.hidden |= head.argument.trim() == "private",
+        Some(Meaning::Deprecated) => doc.deprecated = true,
+        Some(Meaning::Inherits) => doc.inherits = true,
+        Some(Meaning::Surface(surface)) => doc.surface = Some(surface),
+        Some(Meaning::Mark) | None => {}
+    }
+    let entry_like = matches!(meaning, Some(Meaning::Entry(_) | Meaning::ParamType | Meaning::ReturnType));
+    if misspelt || !entry_like {
+        doc.marks.push(mark(lines, head.tag, standing, rows));
+    }
+}
+
+fn bare(argument: &str) -> String {
+    argument.trim().trim_start_matches(['*', '\\', '`']).trim_end_matches('`').to_owned()
+}
+
+fn read_entry(
+    lines: &Lines<'_>,
+    kind: EntryKind,
+    head: &Head<'_>,
+    (text, rows): (Option<Span>, (usize, usize)),
+) -> Entry {
+    let mut found = entry(kind, lines.span_of(head.tag), rows);
+    found.text = text;
+    let argument = head.argument.trim();
+    match kind {
+        EntryKind::Param | EntryKind::Property | EntryKind::TypeParam => {
+            let lists = argument.contains(',') && argument.split(',').all(|part| !part.trim().contains(' '));
+            if lists {
+                found.names.extend(argument.split(',').filter_map(|part| entry_name(lines, part.trim())));
+            } else {
+                // The last word is the name; what is before it is the type.
+                let at = argument.rfind(char::is_whitespace).map_or(0, |space| space + 1);
+                found.names.extend(entry_name(lines, &argument[at..]));
+                let ty = argument[..at].trim();
+                found.ty = (!ty.is_empty()).then(|| lines.span_of(ty));
+                found.optional = ty.ends_with("optional");
+            }
+        }
+        EntryKind::Throws => {
+            for part in argument.split([',', '|']).flat_map(|part| part.split(" or ")) {
+                found.names.extend(exception_name(lines, part.trim()));
+            }
+        }
+        EntryKind::Returns | EntryKind::Yields => {
+            found.ty = (!argument.is_empty()).then(|| lines.span_of(argument));
+        }
+    }
+    found
+}
+
+/// Reads the type of an exception: a dotted name, perhaps in a role or quotes.
+pub(super) fn exception_name(lines: &Lines<'_>, text: &str) -> Option<EntryName> {
+    let inner = match text.split_once('`') {
+        Some((_, rest)) => rest.trim_end_matches('`'),
+        None => text,
+    };
+    let bare = inner.trim_matches(|c: char| !(c.is_alphanumeric() || c == '_' || c == '.')).trim_matches('.');
+    let plain = !bare.is_empty() && bare.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '.'));
+    plain.then(|| EntryName { name: Name::simple(bare), span: lines.span_of(bare), dotted: false })
+}
+
+/// Joins a type that has a field of its own with the entry it belongs to.
+fn add_type(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, name: Option<&str>, ty: Span) {
+    let row = lines.spans().partition_point(|line| line.end < ty.start);
+    let known = doc.entries.iter_mut().find(|entry| {
+        entry.kind == kind && name.is_none_or(|name| entry.names.iter().any(|n| n.name == name))
+    });
+    let optional = lines.source().slice(ty).trim_end().ends_with("optional");
+    if let Some(entry) = known {
+        entry.ty = Some(ty);
+        entry.optional |= optional;
+        if (entry.lines.1 as usize) == row {
+            entry.lines.1 += 1;
+        }
+        return;
+    }
+    let mut made = entry(kind, ty, (row, row + 1));
+    made.ty = Some(ty);
+    made.optional = optional;
+    if let Some(name) = name {
+        let line = lines.text(row);
+        let Some(at) = line.find(name) else { return };
+        made.names.extend(entry_name(lines, &line[at..at + name.len()]));
+        made.tag = made.names.first().map_or(ty, |name| name.span);
+    }
+    doc.entries.push(made);
+}

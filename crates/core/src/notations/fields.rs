@@ -1,0 +1,121 @@
+//! Writing in notations where an entry is a line or two of its own: tags, fields, elements.
+
+use super::{Addition, Lines, NewEntry, Order, TypeCustom, WriteStyle, Writer};
+use crate::model::{DocComment, Entry, EntryKind};
+
+/// How one entry is written.
+pub(super) trait EntryLines: Sync {
+    /// Writes an entry.
+    fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String>;
+
+    /// Writes the summary.
+    fn summary(&self, summary: &str) -> Vec<String> {
+        vec![summary.to_owned()]
+    }
+
+    /// Tells when types are written.
+    fn types(&self) -> TypeCustom;
+
+    /// Tells whether an empty line parts the description from the entries.
+    fn parted(&self) -> bool {
+        true
+    }
+
+    /// Escapes text.
+    fn escape(&self, text: &str) -> String {
+        text.to_owned()
+    }
+}
+
+/// Writes entries one below the other.
+pub(super) struct FieldWriter(pub(super) &'static dyn EntryLines);
+
+impl Writer for FieldWriter {
+    fn whole(&self, summary: &str, entries: &[NewEntry], style: &WriteStyle) -> Vec<String> {
+        let mut out = self.0.summary(&self.0.escape(summary));
+        if self.0.parted() && !entries.is_empty() {
+            out.push(String::new());
+        }
+        out.extend(entries.iter().flat_map(|entry| self.0.entry(entry, style)));
+        out
+    }
+
+    fn additions(
+        &self,
+        doc: &DocComment,
+        lines: &Lines<'_>,
+        entries: &[NewEntry],
+        order: &Order<'_>,
+        style: &WriteStyle,
+    ) -> Vec<Addition> {
+        let mut out: Vec<Addition> = Vec::new();
+        for entry in entries {
+            let (after, opens) = place(doc, lines, entry, order);
+            let text = self.0.entry(entry, style);
+            if let Some(same) = out.iter_mut().find(|addition| addition.after == after) {
+                same.lines.extend(text);
+                continue;
+            }
+            let mut added = Vec::new();
+            // The first entries of a comment are parted from its description.
+            if opens && self.0.parted() && !lines.is_blank(after) && !starts_mark(doc, after) {
+                added.push(String::new());
+            }
+            added.extend(text);
+            out.push(Addition { after, lines: added });
+        }
+        out
+    }
+
+    fn types(&self) -> TypeCustom {
+        self.0.types()
+    }
+
+    fn escape(&self, text: &str) -> String {
+        self.0.escape(text)
+    }
+}
+
+fn starts_mark(doc: &DocComment, row: usize) -> bool {
+    doc.marks.iter().any(|mark| (mark.lines.0 as usize) <= row && row < mark.lines.1 as usize)
+}
+
+/// Returns the line behind which an entry goes, and whether it is the first entry there.
+fn place(doc: &DocComment, lines: &Lines<'_>, entry: &NewEntry, order: &Order<'_>) -> (usize, bool) {
+    let rank = |found: &Entry| -> Option<usize> {
+        let names = match entry.kind {
+            EntryKind::Param => order.parameters,
+            EntryKind::TypeParam => order.type_parameters,
+            EntryKind::Returns | EntryKind::Yields | EntryKind::Throws | EntryKind::Property => return Some(0),
+        };
+        names.iter().position(|name| found.names.iter().any(|n| n.name == name.as_str()))
+    };
+    let alike: Vec<&Entry> = doc.entries.iter().filter(|found| found.kind == entry.kind).collect();
+    let before = alike.iter().filter(|found| rank(found).is_some_and(|rank| rank <= entry.rank)).next_back();
+    if let Some(found) = before {
+        return (behind(found), false);
+    }
+    if let Some(found) = alike.first() {
+        return (ahead(found), false);
+    }
+    if let Some(found) = doc.entries.iter().filter(|found| found.kind < entry.kind).next_back() {
+        return (behind(found), false);
+    }
+    if let Some(found) = doc.entries.iter().find(|found| found.kind > entry.kind) {
+        return (ahead(found), false);
+    }
+    if let Some(mark) = doc.marks.iter().find(|mark| mark.lines.0 as usize >= doc.description.1 as usize) {
+        let row = mark.lines.0 as usize;
+        return (row.saturating_sub(1), true);
+    }
+    let last = (0..lines.len()).rev().find(|&at| !lines.is_blank(at)).unwrap_or(0);
+    (last, true)
+}
+
+fn behind(entry: &Entry) -> usize {
+    (entry.lines.1 as usize).saturating_sub(1)
+}
+
+fn ahead(entry: &Entry) -> usize {
+    (entry.lines.0 as usize).saturating_sub(1)
+}

@@ -1,0 +1,239 @@
+//! Indented sections: `Args:`, `Returns:`, `Raises:`.
+
+use super::Lines;
+use super::field_lists::exception_name;
+use super::notation::{Addition, NewEntry, Notation, Order, TypeCustom, WriteStyle, Writer};
+use super::sections::{self, SectionLines};
+use super::summary::{blank, complete, describe, narrow, section};
+use crate::model::{DocComment, EntryKind, NotationId};
+use crate::text::Span;
+
+/// The notation.
+pub(super) static GOOGLE: Notation = Notation {
+    id: NotationId::new("google"),
+    looks_like: "Args:",
+    read,
+    evidence: |lines| headings(lines).iter().filter(|heading| heading.kind.is_some()).count(),
+    spelling,
+    holds: |kind| kind != EntryKind::TypeParam,
+    writer: &GoogleWriter,
+};
+
+struct Heading {
+    row: usize,
+    title: &'static str,
+    kind: Option<EntryKind>,
+    indent: usize,
+}
+
+/// Finds the headings: a known title and a colon at the comment's own indentation, text on the same line
+/// only where a single entry is expected.
+fn headings(lines: &Lines<'_>) -> Vec<Heading> {
+    let base = sections::base_indent(lines);
+    let shielded = lines.shielded();
+    let mut out = Vec::new();
+    for row in (0..lines.len()).filter(|&row| !shielded[row]) {
+        let text = lines.trimmed(row);
+        let indent = sections::indent_of(lines, row, base);
+        let Some((title, rest)) = text.split_once(':') else { continue };
+        if indent != base {
+            continue;
+        }
+        let followed = (row + 1..lines.len()).find(|&next| !lines.is_blank(next));
+        let deeper = followed.is_some_and(|next| lines.indent(next) > indent);
+        let found = sections::title(title)
+            .or_else(|| sections::near_title(title).filter(|_| rest.is_empty() && deeper && items_like(lines, followed)));
+        let Some((title, kind)) = found else { continue };
+        let single = matches!(kind, Some(EntryKind::Returns | EntryKind::Yields | EntryKind::Throws));
+        if rest.trim().is_empty() || (single && rest.starts_with(' ')) {
+            out.push(Heading { row, title, kind, indent });
+        }
+    }
+    out
+}
+
+/// A misspelt heading is one when something like an item follows.
+fn items_like(lines: &Lines<'_>, row: Option<usize>) -> bool {
+    row.is_some_and(|row| sections::split_colon(lines.trimmed(row)).is_some())
+}
+
+fn read(lines: &Lines<'_>, span: Span) -> DocComment {
+    let mut doc = blank(lines, span, GOOGLE.id);
+    let headings = headings(lines);
+    describe(&mut doc, lines, headings.first().map_or(lines.len(), |heading| heading.row));
+    for (number, heading) in headings.iter().enumerate() {
+        let limit = headings.get(number + 1).map_or(lines.len(), |next| next.row);
+        let end = (heading.row + 1..limit)
+            .find(|&row| !lines.is_blank(row) && lines.indent(row) <= heading.indent)
+            .unwrap_or(limit);
+        let mut made =
+            section(heading.title, heading.kind, sections::heading_span(lines, heading.row), heading.row);
+        made.lines.1 = narrow(end);
+        let first = (heading.row + 1..end).find(|&row| !lines.is_blank(row));
+        made.item_indent = narrow(first.map_or(heading.indent + 4, |row| lines.indent(row)));
+        doc.sections.push(made);
+        if let Some(kind) = heading.kind {
+            read_items(&mut doc, lines, kind, (heading.row, end));
+        }
+    }
+    sections::close_sections(&mut doc, lines);
+    complete(&mut doc);
+    doc
+}
+
+fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading, end): (usize, usize)) {
+    let inline = lines.trimmed(heading).split_once(':').map_or("", |(_, rest)| rest.trim());
+    if matches!(kind, EntryKind::Returns | EntryKind::Yields) {
+        read_value(doc, lines, kind, (heading, end), inline);
+        return;
+    }
+    if !inline.is_empty() {
+        read_item(doc, lines, kind, (heading, end), inline);
+        return;
+    }
+    let item_indent = doc.sections.last().map_or(0, |section| section.item_indent as usize);
+    let number = doc.sections.len();
+    let rows: Vec<usize> =
+        (heading + 1..end).filter(|&row| !lines.is_blank(row) && lines.indent(row) <= item_indent).collect();
+    for (at, &row) in rows.iter().enumerate() {
+        let upto = rows.get(at + 1).copied().unwrap_or(end);
+        let before = doc.entries.len();
+        read_item(doc, lines, kind, (row, upto), lines.trimmed(row));
+        if doc.entries.len() == before {
+            // No item: it goes on with the one before.
+            if let Some(last) = doc.entries.last_mut().filter(|last| last.section as usize == number) {
+                let more = lines.text_span(lines.trimmed_span(row).start, row, upto);
+                last.text = match (last.text, more) {
+                    (Some(text), Some(more)) => Some(text.cover(more)),
+                    (text, more) => text.or(more),
+                };
+                last.lines.1 = narrow(upto);
+            }
+        }
+    }
+}
+
+/// Reads the one entry of a section about what comes back.
+fn read_value(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading, end): (usize, usize), inline: &str) {
+    let row = if inline.is_empty() {
+        (heading + 1..end).find(|&row| !lines.is_blank(row)).unwrap_or(heading)
+    } else {
+        heading
+    };
+    let mut found = sections::item(kind, lines, row, doc.sections.len());
+    found.tag = sections::heading_span(lines, heading);
+    if row != heading || !inline.is_empty() {
+        let text = if inline.is_empty() { lines.trimmed(row) } else { inline };
+        let rest = match sections::split_colon(text).filter(|(ty, _)| looks_like_type(ty)) {
+            Some((ty, rest)) => {
+                sections::read_type(&mut found, lines, ty);
+                rest
+            }
+            None => text,
+        };
+        sections::set_text(&mut found, lines, rest, end);
+    }
+    found.lines.0 = narrow(heading);
+    doc.entries.push(found);
+}
+
+/// A type is one word, or words joined as types are.
+fn looks_like_type(text: &str) -> bool {
+    let text = text.trim().trim_start_matches(':');
+    let words = text.split_whitespace().count();
+    let joined = text.contains('[') || text.contains('(') || text.contains('|') || text.contains(" or ") || text.contains(" of ");
+    !text.is_empty() && !sections::is_reminder(text) && (words == 1 || (joined && words <= 8)) && !text.ends_with('.')
+}
+
+fn read_item(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (row, end): (usize, usize), text: &str) {
+    let mut found = sections::item(kind, lines, row, doc.sections.len());
+    let (head, rest) = match sections::split_colon(text) {
+        Some((head, rest)) => (head.trim(), rest),
+        None => match text.split_once(" - ").or_else(|| text.split_once(" -- ")) {
+            Some((head, rest)) => (head.trim(), rest),
+            None => (text, sections::line_end(lines, row)),
+        },
+    };
+    if kind == EntryKind::Throws {
+        let parts: Vec<&str> = head.split(',').flat_map(|part| part.split(" or ")).map(str::trim).collect();
+        if parts.iter().all(|part| !part.contains(' ')) {
+            found.names = parts.iter().filter_map(|part| exception_name(lines, part)).collect();
+        }
+        let said = if found.names.is_empty() { text } else { rest };
+        sections::set_text(&mut found, lines, said, end);
+        doc.entries.push(found);
+        return;
+    }
+    let (names, ty) = match head.split_once('(') {
+        Some((names, ty)) => (names.trim(), ty.trim_end().strip_suffix(')').unwrap_or(ty)),
+        None => (head, ""),
+    };
+    // A line without a colon is an item only when it is nothing but names.
+    let Some(names) = sections::names(lines, names) else { return };
+    found.names = names;
+    sections::read_type(&mut found, lines, ty);
+    sections::set_text(&mut found, lines, rest, end);
+    doc.entries.push(found);
+}
+
+fn spelling(kind: EntryKind, name: &str) -> String {
+    match kind {
+        EntryKind::Param | EntryKind::TypeParam => format!("{name}:"),
+        EntryKind::Returns => "Returns:".to_owned(),
+        EntryKind::Yields => "Yields:".to_owned(),
+        EntryKind::Throws => format!("{name}:"),
+        EntryKind::Property => format!("{name}:"),
+    }
+}
+
+/// How this notation writes.
+struct GoogleWriter;
+
+struct Items<'a>(&'a WriteStyle);
+
+impl SectionLines for Items<'_> {
+    fn heading(&self, kind: EntryKind) -> Vec<String> {
+        let title = match kind {
+            EntryKind::Param | EntryKind::TypeParam => "Args:",
+            EntryKind::Returns => "Returns:",
+            EntryKind::Yields => "Yields:",
+            EntryKind::Throws => "Raises:",
+            EntryKind::Property => "Attributes:",
+        };
+        vec![title.to_owned()]
+    }
+
+    fn item(&self, entry: &NewEntry) -> Vec<String> {
+        let (step, text) = (&self.0.step, &self.0.placeholder);
+        let Some(name) = &entry.name else { return vec![format!("{step}{text}")] };
+        let ty = match (&entry.ty, entry.optional) {
+            (Some(ty), true) => format!(" ({ty}, optional)"),
+            (Some(ty), false) => format!(" ({ty})"),
+            (None, _) => String::new(),
+        };
+        vec![format!("{step}{name}{ty}: {text}")]
+    }
+}
+
+impl Writer for GoogleWriter {
+    fn whole(&self, summary: &str, entries: &[NewEntry], style: &WriteStyle) -> Vec<String> {
+        let mut out = vec![summary.to_owned()];
+        out.extend(sections::whole(&Items(style), entries));
+        out
+    }
+
+    fn additions(
+        &self,
+        doc: &DocComment,
+        lines: &Lines<'_>,
+        entries: &[NewEntry],
+        order: &Order<'_>,
+        style: &WriteStyle,
+    ) -> Vec<Addition> {
+        sections::additions(&Items(style), doc, lines, entries, order)
+    }
+
+    fn types(&self) -> TypeCustom {
+        TypeCustom::WhereSignatureHasNone
+    }
+}

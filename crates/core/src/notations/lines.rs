@@ -1,0 +1,169 @@
+//! The lines of a raw comment, looked at one by one.
+
+use crate::text::{Source, Span};
+
+/// The text of a comment, line by line, without what carries it.
+pub struct Lines<'s> {
+    source: &'s Source,
+    spans: &'s [Span],
+}
+
+impl<'s> Lines<'s> {
+    /// Looks at lines of `source`.
+    #[must_use]
+    pub fn new(source: &'s Source, spans: &'s [Span]) -> Self {
+        Self { source, spans }
+    }
+
+    /// Returns the number of lines.
+    #[must_use]
+    pub fn len(&self) -> usize {
+        self.spans.len()
+    }
+
+    /// Tells whether there is no line.
+    #[must_use]
+    pub fn is_empty(&self) -> bool {
+        self.spans.is_empty()
+    }
+
+    /// Returns the source.
+    #[must_use]
+    pub fn source(&self) -> &'s Source {
+        self.source
+    }
+
+    /// Returns the spans of all lines.
+    #[must_use]
+    pub fn spans(&self) -> &'s [Span] {
+        self.spans
+    }
+
+    /// Returns a line with its indentation; empty past the end.
+    #[must_use]
+    pub fn text(&self, at: usize) -> &'s str {
+        self.spans.get(at).map_or("", |&span| self.source.slice(span))
+    }
+
+    /// Returns a line without white space around it.
+    #[must_use]
+    pub fn trimmed(&self, at: usize) -> &'s str {
+        self.text(at).trim()
+    }
+
+    /// Returns the span of a line without white space around it.
+    #[must_use]
+    pub fn trimmed_span(&self, at: usize) -> Span {
+        let text = self.text(at);
+        let Some(span) = self.spans.get(at) else { return Span::default() };
+        let lead = text.len() - text.trim_start().len();
+        Span::of(span.start as usize + lead, span.start as usize + lead + text.trim().len())
+    }
+
+    /// Tells whether a line says nothing.
+    #[must_use]
+    pub fn is_blank(&self, at: usize) -> bool {
+        self.trimmed(at).is_empty()
+    }
+
+    /// Returns the indentation of a line in columns; a tab goes to the next multiple of eight.
+    #[must_use]
+    pub fn indent(&self, at: usize) -> usize {
+        let mut columns = 0;
+        for c in self.text(at).chars() {
+            match c {
+                ' ' => columns += 1,
+                '\t' => columns += 8 - columns % 8,
+                _ => break,
+            }
+        }
+        columns
+    }
+
+    /// Returns the span of `part`, a piece of a line of this comment.
+    ///
+    /// # Panics
+    /// When `part` is not a slice of the source's text.
+    #[must_use]
+    pub fn span_of(&self, part: &str) -> Span {
+        let base = self.source.text().as_ptr() as usize;
+        let start = part.as_ptr() as usize - base;
+        Span::of(start, start + part.len())
+    }
+
+    /// Returns the span of the text in the lines from `from` up to `upto`, beginning at offset `start`:
+    /// first to last word. None when there is none.
+    #[must_use]
+    pub fn text_span(&self, start: u32, from: usize, upto: usize) -> Option<Span> {
+        let mut found: Option<Span> = None;
+        for at in from..upto.min(self.len()) {
+            let line = self.spans[at];
+            let begin = line.start.max(start).min(line.end.max(start));
+            if begin >= line.end {
+                continue;
+            }
+            let text = self.source.slice(Span::new(begin, line.end));
+            let bare = text.trim();
+            if bare.is_empty() {
+                continue;
+            }
+            let span = self.span_of(bare);
+            found = Some(found.map_or(span, |before| before.cover(span)));
+        }
+        found
+    }
+
+    /// Returns, line by line, whether it lies in code, preformatted text or an inline tag that runs over
+    /// lines: tags are never read there. What is opened and never closed shields nothing.
+    #[must_use]
+    pub fn shielded(&self) -> Vec<bool> {
+        let mut shielded = vec![false; self.len()];
+        self.shield_between(&mut shielded, |line| line.contains("<pre"), |line| line.contains("</pre>"));
+        let fence = |line: &str| line.trim_start().starts_with("```") || line.trim_start().starts_with("~~~");
+        self.shield_between(&mut shielded, fence, fence);
+        self.shield_braces(&mut shielded);
+        shielded
+    }
+
+    fn shield_between(&self, shielded: &mut [bool], opens: impl Fn(&str) -> bool, closes: impl Fn(&str) -> bool) {
+        let mut at = 0;
+        while at < self.len() {
+            let line = self.text(at);
+            let after_open = line.find("<pre").map_or("", |found| &line[found..]);
+            if !opens(line) || (!after_open.is_empty() && closes(after_open)) {
+                at += 1;
+                continue;
+            }
+            let Some(end) = (at + 1..self.len()).find(|&line| closes(self.text(line))) else { return };
+            shielded[at + 1..=end].fill(true);
+            at = end + 1;
+        }
+    }
+
+    fn shield_braces(&self, shielded: &mut [bool]) {
+        let mut depth = 0_usize;
+        let mut opened = 0;
+        for at in 0..self.len() {
+            if depth > 0 {
+                shielded[at] = true;
+            }
+            let line = self.text(at);
+            let mut rest = line;
+            while let Some(found) = rest.find(['{', '}']) {
+                let opens = rest[found..].starts_with("{@");
+                if rest[found..].starts_with('{') && (opens || depth > 0) {
+                    if depth == 0 {
+                        opened = at;
+                    }
+                    depth += 1;
+                } else if rest[found..].starts_with('}') {
+                    depth = depth.saturating_sub(1);
+                }
+                rest = &rest[found + 1..];
+            }
+        }
+        if depth > 0 {
+            shielded[(opened + 1).min(self.len())..].fill(false);
+        }
+    }
+}

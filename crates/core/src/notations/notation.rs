@@ -1,0 +1,101 @@
+//! What a notation is to the rest of the program.
+
+use super::Lines;
+use crate::model::{DocComment, EntryKind, NotationId};
+use crate::text::Span;
+
+/// A way of writing entries in comments.
+pub struct Notation {
+    /// Its id in configuration and output.
+    pub id: NotationId,
+    /// What an entry looks like, for people.
+    pub looks_like: &'static str,
+    /// Reads a comment. Never fails: what is not understood stays text.
+    pub read: fn(&Lines<'_>, Span) -> DocComment,
+    /// Counts what only this notation would write, to tell which one a comment is in.
+    pub evidence: fn(&Lines<'_>) -> usize,
+    /// How an entry is spelt in messages: its kind and name.
+    pub spelling: fn(EntryKind, &str) -> String,
+    /// Tells whether the notation has a place for an entry of this kind.
+    pub holds: fn(EntryKind) -> bool,
+    /// Writes entries.
+    pub writer: &'static dyn Writer,
+}
+
+/// Whether a draft writes types.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum TypeCustom {
+    /// Always, as far as they are known.
+    Always,
+    /// Only where the signature has none.
+    WhereSignatureHasNone,
+    /// Never.
+    Never,
+}
+
+/// How entries are written where the file shows a habit.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct WriteStyle {
+    /// Text that stands where a person should write.
+    pub placeholder: String,
+    /// One step of indentation.
+    pub step: String,
+    /// What is between a name and its text, where the notation leaves a choice (` - `).
+    pub separator: String,
+}
+
+/// An entry to be written.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct NewEntry {
+    /// What it documents.
+    pub kind: EntryKind,
+    /// The name; for an exception its type. None for what comes back.
+    pub name: Option<String>,
+    /// The type, where it is to be written.
+    pub ty: Option<String>,
+    /// May be left out.
+    pub optional: bool,
+    /// The place among its kind in the signature, from 0.
+    pub rank: usize,
+}
+
+/// Names in signature order, by which a new entry finds its place among those that are there.
+pub struct Order<'a> {
+    /// Parameters.
+    pub parameters: &'a [String],
+    /// Type parameters.
+    pub type_parameters: &'a [String],
+}
+
+/// Lines to be put into a comment.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct Addition {
+    /// They go behind this line of the comment, as an index into its lines.
+    pub after: usize,
+    /// The lines, with indentation relative to the comment's text.
+    pub lines: Vec<String>,
+}
+
+/// Writes entries in a notation.
+pub trait Writer: Sync {
+    /// Writes the whole of a comment: summary and entries.
+    fn whole(&self, summary: &str, entries: &[NewEntry], style: &WriteStyle) -> Vec<String>;
+
+    /// Says where in a comment the entries go, and what is written there. Existing lines stay.
+    fn additions(
+        &self,
+        doc: &DocComment,
+        lines: &Lines<'_>,
+        entries: &[NewEntry],
+        order: &Order<'_>,
+        style: &WriteStyle,
+    ) -> Vec<Addition>;
+
+    /// Tells when types are written.
+    fn types(&self) -> TypeCustom;
+
+    /// Escapes text for the notation.
+    fn escape(&self, text: &str) -> String {
+        text.to_owned()
+    }
+}

@@ -1,0 +1,202 @@
+//! Underlined sections: `Parameters` over `----------`.
+
+use super::Lines;
+use super::field_lists::exception_name;
+use super::notation::{Addition, NewEntry, Notation, Order, TypeCustom, WriteStyle, Writer};
+use super::sections::{self, SectionLines};
+use super::summary::{blank, complete, describe, narrow, section};
+use crate::model::{DocComment, EntryKind, NotationId};
+use crate::text::Span;
+
+/// The notation.
+pub(super) static NUMPY: Notation = Notation {
+    id: NotationId::new("numpy"),
+    looks_like: "Parameters, underlined",
+    read,
+    // An underline is stronger evidence than a colon.
+    evidence: |lines| 2 * headings(lines).len(),
+    spelling,
+    holds: |kind| kind != EntryKind::TypeParam,
+    writer: &NumpyWriter,
+};
+
+struct Heading {
+    row: usize,
+    title: &'static str,
+    kind: Option<EntryKind>,
+}
+
+/// Finds the headings: a known title with a line of hyphens below it.
+fn headings(lines: &Lines<'_>) -> Vec<Heading> {
+    let mut out = Vec::new();
+    for row in 0..lines.len().saturating_sub(1) {
+        let under = lines.trimmed(row + 1);
+        if under.len() < 3 || !under.bytes().all(|b| b == b'-' || b == b'=') {
+            continue;
+        }
+        let text = lines.trimmed(row).trim_end_matches(':');
+        let found = sections::title(text).or_else(|| sections::near_title(text));
+        if let Some((title, kind)) = found {
+            out.push(Heading { row, title, kind });
+        }
+    }
+    out
+}
+
+/// Tells whether a line is underlined, whatever it says.
+fn is_underlined(lines: &Lines<'_>, row: usize) -> bool {
+    let under = lines.trimmed(row + 1);
+    under.len() >= 3 && under.bytes().all(|b| b == b'-' || b == b'=') && !lines.is_blank(row)
+}
+
+fn read(lines: &Lines<'_>, span: Span) -> DocComment {
+    let mut doc = blank(lines, span, NUMPY.id);
+    let headings = headings(lines);
+    let first = (0..lines.len()).find(|&row| is_underlined(lines, row) || headings.iter().any(|h| h.row == row));
+    describe(&mut doc, lines, first.unwrap_or(lines.len()));
+    for (number, heading) in headings.iter().enumerate() {
+        let limit = headings.get(number + 1).map_or(lines.len(), |next| next.row);
+        // A heading of the author's own ends the section as well.
+        let end = (heading.row + 2..limit).find(|&row| is_underlined(lines, row)).unwrap_or(limit);
+        let mut made =
+            section(heading.title, heading.kind, sections::heading_span(lines, heading.row), heading.row);
+        made.lines.1 = narrow(end);
+        let base = sections::base_indent(lines);
+        let items = (heading.row + 2..end).filter(|&row| !lines.is_blank(row));
+        made.item_indent = narrow(items.map(|row| lines.indent(row)).min().unwrap_or(base));
+        doc.sections.push(made);
+        if let Some(kind) = heading.kind {
+            read_items(&mut doc, lines, kind, (heading.row, end));
+        }
+    }
+    sections::close_sections(&mut doc, lines);
+    complete(&mut doc);
+    doc
+}
+
+fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading, end): (usize, usize)) {
+    let indent = doc.sections.last().map_or(0, |section| section.item_indent as usize);
+    let rows: Vec<usize> =
+        (heading + 2..end).filter(|&row| !lines.is_blank(row) && lines.indent(row) <= indent).collect();
+    if matches!(kind, EntryKind::Returns | EntryKind::Yields) {
+        read_value(doc, lines, kind, (heading, end), rows.first().copied());
+        return;
+    }
+    for (at, &row) in rows.iter().enumerate() {
+        let upto = rows.get(at + 1).copied().unwrap_or(end);
+        let mut found = sections::item(kind, lines, row, doc.sections.len());
+        let text = lines.trimmed(row);
+        if kind == EntryKind::Throws {
+            let head = sections::split_colon(text).map_or(text, |(head, _)| head);
+            let parts: Vec<&str> = head.split(',').flat_map(|part| part.split(" or ")).map(str::trim).collect();
+            let types = parts.iter().all(|part| !part.contains(' '));
+            if types {
+                found.names = parts.iter().filter_map(|part| exception_name(lines, part)).collect();
+            }
+            let rest = if types { sections::split_colon(text).map(|(_, rest)| rest) } else { Some(text) };
+            sections::set_text(&mut found, lines, rest.unwrap_or(sections::line_end(lines, row)), upto);
+            doc.entries.push(found);
+            continue;
+        }
+        let (names, ty) = sections::split_colon(text).unwrap_or((text, ""));
+        let Some(names) = sections::names(lines, names.trim()) else { continue };
+        found.names = names;
+        sections::read_type(&mut found, lines, ty);
+        sections::set_text(&mut found, lines, sections::line_end(lines, row), upto);
+        doc.entries.push(found);
+    }
+}
+
+/// A section about what comes back is one entry, though it may list several parts.
+fn read_value(
+    doc: &mut DocComment,
+    lines: &Lines<'_>,
+    kind: EntryKind,
+    (heading, end): (usize, usize),
+    first: Option<usize>,
+) {
+    let row = first.unwrap_or(heading);
+    let mut found = sections::item(kind, lines, row, doc.sections.len());
+    found.tag = sections::heading_span(lines, heading);
+    if let Some(row) = first {
+        let text = lines.trimmed(row);
+        let split = sections::split_colon(text);
+        if split.is_some_and(|(head, _)| sections::is_reminder(head)) {
+            sections::set_text(&mut found, lines, text, end);
+        } else {
+            sections::read_type(&mut found, lines, split.map_or(text, |(_, ty)| ty));
+            sections::set_text(&mut found, lines, sections::line_end(lines, row), end);
+        }
+        if found.text.is_none() && text.split_whitespace().count() > 2 {
+            // Prose where the type should be is a description all the same.
+            found.text = Some(lines.trimmed_span(row));
+        }
+    }
+    found.lines.0 = narrow(heading);
+    doc.entries.push(found);
+}
+
+fn spelling(kind: EntryKind, name: &str) -> String {
+    match kind {
+        EntryKind::Param | EntryKind::TypeParam | EntryKind::Property | EntryKind::Throws => name.to_owned(),
+        EntryKind::Returns => "Returns".to_owned(),
+        EntryKind::Yields => "Yields".to_owned(),
+    }
+}
+
+/// How this notation writes.
+struct NumpyWriter;
+
+struct Items<'a>(&'a WriteStyle);
+
+impl SectionLines for Items<'_> {
+    fn heading(&self, kind: EntryKind) -> Vec<String> {
+        let title = match kind {
+            EntryKind::Param | EntryKind::TypeParam => "Parameters",
+            EntryKind::Returns => "Returns",
+            EntryKind::Yields => "Yields",
+            EntryKind::Throws => "Raises",
+            EntryKind::Property => "Attributes",
+        };
+        vec![title.to_owned(), "-".repeat(title.len())]
+    }
+
+    fn item(&self, entry: &NewEntry) -> Vec<String> {
+        let ty = match (&entry.ty, entry.optional) {
+            (Some(ty), true) => format!("{ty}, optional"),
+            (Some(ty), false) => ty.clone(),
+            (None, true) => "optional".to_owned(),
+            (None, false) => String::new(),
+        };
+        let head = match (&entry.name, ty.is_empty()) {
+            (Some(name), false) if entry.kind != EntryKind::Throws => format!("{name} : {ty}"),
+            (Some(name), _) => name.clone(),
+            (None, false) => ty,
+            (None, true) => return vec![self.0.placeholder.clone()],
+        };
+        vec![head, format!("{}{}", self.0.step, self.0.placeholder)]
+    }
+}
+
+impl Writer for NumpyWriter {
+    fn whole(&self, summary: &str, entries: &[NewEntry], style: &WriteStyle) -> Vec<String> {
+        let mut out = vec![summary.to_owned()];
+        out.extend(sections::whole(&Items(style), entries));
+        out
+    }
+
+    fn additions(
+        &self,
+        doc: &DocComment,
+        lines: &Lines<'_>,
+        entries: &[NewEntry],
+        order: &Order<'_>,
+        style: &WriteStyle,
+    ) -> Vec<Addition> {
+        sections::additions(&Items(style), doc, lines, entries, order)
+    }
+
+    fn types(&self) -> TypeCustom {
+        TypeCustom::Always
+    }
+}

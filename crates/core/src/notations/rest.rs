@@ -1,0 +1,116 @@
+//! reStructuredText field lists: `:param name: text`.
+//!
+//! Source for the syntax: the reStructuredText markup specification of Docutils, "Field Lists". A field's
+//! name ends at the first colon before white space or the end of the line.
+
+use super::field_lists::{self, Head};
+use super::fields::{EntryLines, FieldWriter};
+use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
+use super::table::{Meaning, Tag};
+use crate::model::{EntryKind, NotationId};
+
+/// The notation.
+pub(super) static REST: Notation = Notation {
+    id: NotationId::new("rest"),
+    looks_like: ":param name: text",
+    read: |lines, span| field_lists::read(lines, span, REST.id, head, TABLE),
+    evidence: |lines| field_lists::count(lines, head, TABLE),
+    spelling,
+    holds: |kind| kind != EntryKind::TypeParam,
+    writer: &FieldWriter(&RestLines),
+};
+
+const TABLE: &[Tag] = &[
+    ("param", Meaning::Entry(EntryKind::Param)),
+    ("parameter", Meaning::Entry(EntryKind::Param)),
+    ("arg", Meaning::Entry(EntryKind::Param)),
+    ("argument", Meaning::Entry(EntryKind::Param)),
+    ("key", Meaning::Entry(EntryKind::Param)),
+    ("keyword", Meaning::Entry(EntryKind::Param)),
+    ("kwarg", Meaning::Entry(EntryKind::Param)),
+    ("kwparam", Meaning::Entry(EntryKind::Param)),
+    ("type", Meaning::ParamType),
+    ("return", Meaning::Entry(EntryKind::Returns)),
+    ("returns", Meaning::Entry(EntryKind::Returns)),
+    ("rtype", Meaning::ReturnType),
+    ("yield", Meaning::Entry(EntryKind::Yields)),
+    ("yields", Meaning::Entry(EntryKind::Yields)),
+    ("raise", Meaning::Entry(EntryKind::Throws)),
+    ("raises", Meaning::Entry(EntryKind::Throws)),
+    ("except", Meaning::Entry(EntryKind::Throws)),
+    ("exception", Meaning::Entry(EntryKind::Throws)),
+    ("ivar", Meaning::Entry(EntryKind::Property)),
+    ("cvar", Meaning::Entry(EntryKind::Property)),
+    ("var", Meaning::Entry(EntryKind::Property)),
+    ("meta", Meaning::Hidden),
+    ("deprecated", Meaning::Deprecated),
+    ("author", Meaning::Mark),
+    ("copyright", Meaning::Mark),
+    ("date", Meaning::Mark),
+    ("example", Meaning::Mark),
+    ("license", Meaning::Mark),
+    ("note", Meaning::Mark),
+    ("see", Meaning::Mark),
+    ("seealso", Meaning::Mark),
+    ("since", Meaning::Mark),
+    ("todo", Meaning::Mark),
+    ("vartype", Meaning::Mark),
+    ("version", Meaning::Mark),
+    ("warning", Meaning::Mark),
+    ("ytype", Meaning::Mark),
+];
+
+/// Reads the head of a field. A role (`:class:` before a backquote) is none.
+fn head(line: &str) -> Option<Head<'_>> {
+    let inner = line.trim_start().strip_prefix(':')?;
+    let end = inner.char_indices().filter(|&(_, c)| c == ':').map(|(at, _)| at).find(|&at| {
+        let behind = inner[at + 1..].chars().next();
+        behind.is_none_or(char::is_whitespace) && inner[..at].matches('`').count() % 2 == 0
+    })?;
+    let name = &inner[..end];
+    let (tag, argument) = name.split_once(char::is_whitespace).unwrap_or((name, &name[name.len()..]));
+    let plain = !tag.is_empty() && tag.chars().all(|c| c.is_alphanumeric() || c == '_');
+    plain.then_some(Head { tag, argument, rest: &inner[end + 1..] })
+}
+
+fn spelling(kind: EntryKind, name: &str) -> String {
+    match kind {
+        EntryKind::Param | EntryKind::TypeParam => format!(":param {name}:"),
+        EntryKind::Returns => ":returns:".to_owned(),
+        EntryKind::Yields => ":yields:".to_owned(),
+        EntryKind::Throws => format!(":raises {name}:"),
+        EntryKind::Property => format!(":ivar {name}:"),
+    }
+}
+
+/// How this notation writes one entry.
+struct RestLines;
+
+impl EntryLines for RestLines {
+    fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
+        let name = entry.name.as_deref().unwrap_or_default();
+        let named = match (&entry.ty, entry.kind) {
+            (Some(ty), EntryKind::Param) => format!("{ty} {name}"),
+            _ => name.to_owned(),
+        };
+        vec![format!("{} {}", spelling(entry.kind, &named), style.placeholder)]
+    }
+
+    fn types(&self) -> TypeCustom {
+        TypeCustom::WhereSignatureHasNone
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::head;
+
+    #[test]
+    fn roles_and_prose_are_no_fields() {
+        let field = head("  :param int load: what").unwrap();
+        assert_eq!((field.tag, field.argument, field.rest), ("param", "int load", " what"));
+        assert!(head(":class:`Crate` is weighed").is_none());
+        assert!(head("a :param x: inside").is_none());
+        assert!(head(":raises ~press.Overload: when").is_some());
+    }
+}

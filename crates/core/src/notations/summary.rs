@@ -1,0 +1,119 @@
+//! The opening description of a comment, and the parts every notation fills in alike.
+
+use super::Lines;
+use crate::model::{DocComment, Entry, EntryName, Mark, Name, NotationId, Section};
+use crate::text::{Span, first_sentence_end, has_second_sentence, is_wordless};
+
+/// Makes the comment of which nothing but its place is known.
+pub(super) fn blank(lines: &Lines<'_>, span: Span, notation: NotationId) -> DocComment {
+    DocComment {
+        span,
+        notation,
+        lines: lines.spans().to_vec(),
+        summary: None,
+        description: (0, 0),
+        beyond_summary: false,
+        entries: Vec::new(),
+        marks: Vec::new(),
+        sections: Vec::new(),
+        inherits: false,
+        hidden: false,
+        deprecated: false,
+        surface: None,
+        blank: true,
+    }
+}
+
+/// Fills in the opening description: the lines up to `upto`.
+pub(super) fn describe(doc: &mut DocComment, lines: &Lines<'_>, upto: usize) {
+    let first = (0..upto).find(|&at| !lines.is_blank(at)).unwrap_or(upto);
+    let last = (first..upto).rev().find(|&at| !lines.is_blank(at)).map_or(first, |at| at + 1);
+    doc.description = (narrow(first), narrow(last));
+    // The lines are joined as they stand; `starts` leads from the joined text back to the source.
+    let mut joined = String::new();
+    let mut starts = Vec::new();
+    for at in first..last {
+        let span = lines.trimmed_span(at);
+        starts.push((joined.len(), span.start));
+        let text = lines.trimmed(at);
+        joined.push_str(if is_paragraph_mark(text) { "" } else { text });
+        joined.push('\n');
+    }
+    let text = joined.trim_end();
+    if is_wordless(text) {
+        doc.description.1 = doc.description.0;
+        return;
+    }
+    let end = first_sentence_end(text);
+    let lead = text.len() - text.trim_start().len();
+    doc.summary = Some(Span::new(back(&starts, lead), back(&starts, text[..end].trim_end().len())));
+    doc.beyond_summary = has_second_sentence(text);
+}
+
+/// Sets what follows from all the rest.
+pub(super) fn complete(doc: &mut DocComment) {
+    let said = !doc.entries.is_empty() || !doc.marks.is_empty() || !doc.sections.is_empty();
+    doc.beyond_summary |= !doc.entries.is_empty() || !doc.sections.is_empty();
+    doc.blank = doc.summary.is_none() && !said && !doc.inherits && !doc.hidden;
+}
+
+/// An element on a line of its own that begins a paragraph.
+fn is_paragraph_mark(text: &str) -> bool {
+    matches!(text, "<p>" | "<p/>" | "</p>" | "<P>" | "<br>" | "<br/>")
+}
+
+fn back(starts: &[(usize, u32)], at: usize) -> u32 {
+    let line = starts.partition_point(|&(start, _)| start <= at).saturating_sub(1);
+    starts.get(line).map_or(0, |&(start, source)| source + narrow(at - start))
+}
+
+/// Narrows a line index; a comment has fewer lines than a source has bytes.
+pub(super) fn narrow(at: usize) -> u32 {
+    u32::try_from(at).unwrap_or(u32::MAX)
+}
+
+/// Makes a mark.
+pub(super) fn mark(lines: &Lines<'_>, name: &str, standing: crate::model::MarkStanding, rows: (usize, usize)) -> Mark {
+    Mark { name: Name::new(name), span: lines.span_of(name), standing, lines: (narrow(rows.0), narrow(rows.1)) }
+}
+
+/// Makes an entry without anything but its kind and place.
+pub(super) fn entry(kind: crate::model::EntryKind, tag: Span, rows: (usize, usize)) -> Entry {
+    Entry {
+        kind,
+        tag,
+        names: Vec::new(),
+        ty: None,
+        text: None,
+        optional: false,
+        default: None,
+        lines: (narrow(rows.0), narrow(rows.1)),
+        section: 0,
+    }
+}
+
+/// Makes a section.
+pub(super) fn section(title: &'static str, kind: Option<crate::model::EntryKind>, heading: Span, row: usize) -> Section {
+    Section { title, kind, heading, lines: (narrow(row), narrow(row + 1)), item_indent: 0 }
+}
+
+/// Reads a name as entries spell it: stars, dollar signs, dots, brackets and backslashes around the bare
+/// name are set aside; what follows a dot or bracket makes it dotted.
+pub(super) fn entry_name(lines: &Lines<'_>, token: &str) -> Option<EntryName> {
+    let start = token.trim_start_matches(['*', '&', '$', '\\', '@', '`', '.', '"', '\'']);
+    let bare = start.trim_end_matches(['`', ',', ':', '"', '\'', ';', ')']);
+    let bare = bare.strip_suffix("...").unwrap_or(bare).trim_end_matches("[]").trim_end_matches('.');
+    let end = bare.find(['.', '[']).unwrap_or(bare.len());
+    let root = &bare[..end];
+    if root.is_empty() || !root.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '$' | '-')) {
+        return None;
+    }
+    Some(EntryName { name: Name::new(root), span: lines.span_of(root), dotted: end < bare.len() })
+}
+
+/// Splits the first word off a text.
+pub(super) fn first_word(text: &str) -> (&str, &str) {
+    let text = text.trim_start();
+    let end = text.find(char::is_whitespace).unwrap_or(text.len());
+    text.split_at(end)
+}

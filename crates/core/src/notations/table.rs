@@ -1,0 +1,42 @@
+//! Tables of tags: what each means.
+
+use crate::model::{EntryKind, MarkStanding, Surface};
+use crate::text::nearest;
+
+/// What a tag means.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub(super) enum Meaning {
+    /// An entry.
+    Entry(EntryKind),
+    /// The type of a parameter.
+    ParamType,
+    /// The type of what comes back.
+    ReturnType,
+    /// Takes over another comment.
+    Inherits,
+    /// Leaves the declaration out.
+    Hidden,
+    /// Marks the declaration as deprecated.
+    Deprecated,
+    /// Replaces the surface.
+    Surface(Surface),
+    /// Something else, known.
+    Mark,
+}
+
+/// A tag by name.
+pub(super) type Tag = (&'static str, Meaning);
+
+/// Finds what a tag means; a misspelt one means what the one it is near to means.
+pub(super) fn look_up(table: &[Tag], name: &str) -> (Option<Meaning>, MarkStanding) {
+    if let Some(&(_, meaning)) = table.iter().find(|(known, _)| *known == name) {
+        return (Some(meaning), MarkStanding::Known);
+    }
+    let candidate = name.starts_with(char::is_lowercase) && name.len() > 2;
+    let near = if candidate { nearest(name, table.iter().map(|(known, _)| *known)) } else { None };
+    let found = near.and_then(|near| table.iter().find(|(known, _)| *known == near));
+    match found {
+        Some(&(known, meaning)) => (Some(meaning), MarkStanding::Near(known)),
+        None => (None, MarkStanding::Unknown),
+    }
+}

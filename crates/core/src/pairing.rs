@@ -1,0 +1,181 @@
+//! Which entry speaks of which parameter. A step of its own, because a rename is one fault, not two:
+//! reviewing, mending and converting must all see the same pairs.
+
+use crate::model::{DocComment, EntryKind, Name, ParamName, Signature, Variadic};
+use crate::text::{near, nearest};
+
+/// What a name in an entry is.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum Match {
+    /// The parameter at this place of the signature.
+    Is(usize),
+    /// The parameter at this place, which the entry at the second index already has.
+    Again(usize, usize),
+    /// Most likely the parameter at this place, under another name.
+    Renamed(usize),
+    /// Part of a parameter: a key of a collector, or what follows a dot.
+    Part,
+    /// Nothing of the signature.
+    Unknown,
+}
+
+/// One name of one entry.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct PairedName {
+    /// Index of the entry in the comment.
+    pub entry: usize,
+    /// Index of the name in the entry.
+    pub name: usize,
+    /// What it is.
+    pub is: Match,
+}
+
+/// The pairs of one sort: parameters, or type parameters.
+#[derive(Clone, Debug, Default, PartialEq, Eq)]
+pub struct Side {
+    /// Every name of every entry, in source order.
+    pub names: Vec<PairedName>,
+    /// For each parameter the entry that speaks of it; renames count.
+    pub entry_of: Vec<Option<usize>>,
+    /// A key of a collector is documented.
+    pub has_keys: bool,
+}
+
+/// All pairs of a comment and a signature.
+#[derive(Clone, Debug, Default, PartialEq, Eq)]
+pub struct Pairing {
+    /// Parameters.
+    pub params: Side,
+    /// Type parameters.
+    pub typeparams: Side,
+}
+
+/// Pairs the entries of a comment with a signature.
+#[must_use]
+pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
+    let parameters: Vec<Slot<'_>> = signature
+        .parameters
+        .iter()
+        .map(|parameter| match &parameter.name {
+            ParamName::Named(name) => Slot::Named(name, parameter.variadic == Variadic::Keywords),
+            ParamName::Destructured(_) => Slot::AnyName,
+            ParamName::Unnamed | ParamName::Rest => Slot::Nameless,
+        })
+        .collect();
+    let types: Vec<Slot<'_>> =
+        signature.type_parameters.iter().map(|parameter| Slot::Named(&parameter.name, false)).collect();
+    Pairing {
+        params: side(doc, EntryKind::Param, &parameters, signature.has_collector()),
+        typeparams: side(doc, EntryKind::TypeParam, &types, false),
+    }
+}
+
+/// A parameter, as far as pairing looks at it.
+enum Slot<'a> {
+    Named(&'a Name, bool),
+    AnyName,
+    Nameless,
+}
+
+fn side(doc: &DocComment, kind: EntryKind, slots: &[Slot<'_>], collector: bool) -> Side {
+    let mut out = Side { names: Vec::new(), entry_of: vec![None; slots.len()], has_keys: false };
+    let entries = doc.entries.iter().enumerate().filter(|(_, entry)| entry.kind == kind);
+    for (entry, name, found) in
+        entries.flat_map(|(at, entry)| entry.names.iter().enumerate().map(move |(n, name)| (at, n, name)))
+    {
+        let place = slots.iter().position(|slot| matches!(slot, Slot::Named(named, _) if **named == found.name));
+        let is = match place {
+            Some(_) if found.dotted => Match::Part,
+            Some(at) => match out.entry_of[at] {
+                Some(first) => Match::Again(at, first),
+                None => {
+                    out.entry_of[at] = Some(entry);
+                    Match::Is(at)
+                }
+            },
+            None => Match::Unknown,
+        };
+        out.names.push(PairedName { entry, name, is });
+    }
+    answer_destructured(&mut out, slots);
+    pair_near(doc, &mut out, slots);
+    pair_remaining(&mut out, slots, collector);
+    if collector {
+        for name in &mut out.names {
+            if name.is == Match::Unknown {
+                name.is = Match::Part;
+                out.has_keys = true;
+            }
+        }
+    }
+    out
+}
+
+fn unknown(side: &Side) -> Vec<usize> {
+    (0..side.names.len()).filter(|&at| side.names[at].is == Match::Unknown).collect()
+}
+
+fn missing(side: &Side, slots: &[Slot<'_>]) -> Vec<usize> {
+    (0..slots.len())
+        .filter(|&at| side.entry_of[at].is_none() && matches!(slots[at], Slot::Named(_, false)))
+        .collect()
+}
+
+/// One root entry of any name answers for a parameter that is taken apart.
+fn answer_destructured(side: &mut Side, slots: &[Slot<'_>]) {
+    for at in 0..slots.len() {
+        if !matches!(slots[at], Slot::AnyName) {
+            continue;
+        }
+        if let Some(&first) = unknown(side).first() {
+            side.entry_of[at] = Some(side.names[first].entry);
+            side.names[first].is = Match::Is(at);
+        }
+    }
+}
+
+/// Pairs unknown names and parameters without entry that are mutually nearest, and near.
+fn pair_near(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
+    let (unknown, missing) = (unknown(side), missing(side, slots));
+    let spelt = |at: usize| doc.entries[side.names[at].entry].names[side.names[at].name].name.as_str();
+    let named = |at: usize| match &slots[at] {
+        Slot::Named(name, _) => name.as_str(),
+        Slot::AnyName | Slot::Nameless => "",
+    };
+    let mut pairs = Vec::new();
+    for &from in &unknown {
+        let Some(to) = nearest(spelt(from), missing.iter().map(|&at| named(at))) else { continue };
+        let back = nearest(to, unknown.iter().map(|&at| spelt(at)));
+        if back == Some(spelt(from)) && near(to, spelt(from)) {
+            pairs.extend(missing.iter().find(|&&at| named(at) == to).map(|&at| (from, at)));
+        }
+    }
+    for (from, to) in pairs {
+        if side.entry_of[to].is_none() {
+            side.names[from].is = Match::Renamed(to);
+            side.entry_of[to] = Some(side.names[from].entry);
+        }
+    }
+}
+
+/// Pairs the last of each, when both stand between the same matched neighbours.
+fn pair_remaining(side: &mut Side, slots: &[Slot<'_>], collector: bool) {
+    let (unknown, missing) = (unknown(side), missing(side, slots));
+    let ([from], [to]) = (&unknown[..], &missing[..]) else { return };
+    if collector {
+        return;
+    }
+    let matched = |at: usize| match side.names[at].is {
+        Match::Is(place) | Match::Renamed(place) => Some(place),
+        Match::Again(..) | Match::Part | Match::Unknown => None,
+    };
+    let before = (0..*from).rev().find_map(matched);
+    let after = (from + 1..side.names.len()).find_map(matched);
+    let documented = |at: usize| side.entry_of[at].is_some();
+    let same_before = before == (0..*to).rev().find(|&at| documented(at));
+    let same_after = after == (to + 1..slots.len()).find(|&at| documented(at));
+    if same_before && same_after {
+        side.entry_of[*to] = Some(side.names[*from].entry);
+        side.names[*from].is = Match::Renamed(*to);
+    }
+}

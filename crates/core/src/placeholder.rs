@@ -1,0 +1,48 @@
+//! Placeholder text: ours, and the kinds that editors and habit leave behind.
+
+/// Tells whether a description is only a placeholder: `own` (the configured one), or of a generic kind.
+/// `name` is what it should describe.
+#[must_use]
+pub(crate) fn is_placeholder(text: &str, name: &str, own: &str) -> bool {
+    let text = text.trim();
+    if text.is_empty() {
+        return false;
+    }
+    if !own.is_empty() && text.trim_end_matches('.') == own.trim().trim_end_matches('.') {
+        return true;
+    }
+    let lower = text.to_lowercase();
+    let bare = lower.trim_matches(|c: char| !c.is_alphanumeric());
+    if matches!(
+        bare,
+        "todo" | "tbd" | "fixme" | "xxx" | "description" | "desc" | "placeholder" | "lorem ipsum" | "document me"
+            | "documentation" | "add description" | "add description here" | "insert description here"
+            | "description here" | "missing description" | "no description" | "to be documented" | "undocumented"
+            | "todo describe" | "todo document" | "add documentation" | "enter description" | "summary" | "docstring"
+    ) {
+        return true;
+    }
+    // "Description of x", "TODO: describe x", "TODO document this".
+    let after = ["description of ", "desc of ", "todo: describe", "todo: document", "todo document", "todo: add doc"]
+        .iter()
+        .find_map(|opening| bare.strip_prefix(opening));
+    after.is_some_and(|rest| {
+        let rest = rest.trim_matches(|c: char| !c.is_alphanumeric() && c != '_').trim_start_matches("the ");
+        rest.is_empty() || rest == name.to_lowercase() || matches!(rest, "this" | "it" | "me" | "parameter" | "return value")
+    })
+}
+
+#[cfg(test)]
+mod tests {
+    use super::is_placeholder;
+
+    #[test]
+    fn leftovers_are_told_from_descriptions() {
+        for text in ["TODO: describe", "Description of load", "document me", "TBD.", "[description]"] {
+            assert!(is_placeholder(text, "load", "TODO: describe"), "{text}");
+        }
+        for text in ["Description of the harvest in kg", "the load", "TODO list of the press", ""] {
+            assert!(!is_placeholder(text, "load", "TODO: describe"), "{text}");
+        }
+    }
+}

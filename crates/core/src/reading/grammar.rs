@@ -1,0 +1,158 @@
+//! What a grammar-based language answers, and the reader that asks it.
+
+use tree_sitter::Node;
+
+use super::{Given, Language, Parsers, Reader, Token, Walk, attach, walk};
+use crate::model::{Carrier, Outline};
+use crate::text::{Source, Span};
+
+/// What the walk does at a node of some kind.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum Action<N> {
+    /// Passes over it: nothing in it matters.
+    Over,
+    /// Goes on into it.
+    Into,
+    /// Takes it as a comment.
+    Comment,
+    /// Notes it as a line that parts comment and declaration without belonging to either.
+    Separator,
+    /// Asks the grammar.
+    Ask(N),
+}
+
+/// What the walk does after the grammar was asked.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum Next {
+    /// Goes on into the node.
+    Into,
+    /// Passes over it.
+    Over,
+}
+
+/// How a comment is taken.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub struct CommentForm {
+    /// What carries the text.
+    pub carrier: Carrier,
+    /// Whether it is documentation.
+    pub doc: bool,
+}
+
+/// Node kinds by number, made once a grammar.
+#[derive(Debug)]
+pub struct Table<N> {
+    language: tree_sitter::Language,
+    actions: Vec<Action<N>>,
+}
+
+impl<N: Copy> Table<N> {
+    /// Builds the table from names; kinds that are not named are gone into when they are named nodes,
+    /// and passed over when they are punctuation.
+    #[must_use]
+    pub fn new(language: tree_sitter::Language, names: &[(&str, Action<N>)]) -> Self {
+        let kinds = u16::try_from(language.node_kind_count()).unwrap_or(u16::MAX);
+        let mut actions = Vec::with_capacity(usize::from(kinds));
+        for id in 0..kinds {
+            let kind = language.node_kind_for_id(id).unwrap_or_default();
+            let named = language.node_kind_is_named(id);
+            let found = names.iter().find(|(name, _)| named && *name == kind).map(|&(_, action)| action);
+            actions.push(found.unwrap_or(if named { Action::Into } else { Action::Over }));
+        }
+        Self { language, actions }
+    }
+
+    /// Returns what is done at a node.
+    #[must_use]
+    pub fn action(&self, node: Node<'_>) -> Action<N> {
+        // The error kind has the largest number there is and lies outside the table.
+        self.actions.get(usize::from(node.kind_id())).copied().unwrap_or(Action::Into)
+    }
+
+    /// Returns the grammar's own name for a node, where it has one.
+    #[must_use]
+    pub fn ask(&self, node: Node<'_>) -> Option<N> {
+        match self.action(node) {
+            Action::Ask(kind) => Some(kind),
+            Action::Over | Action::Into | Action::Comment | Action::Separator => None,
+        }
+    }
+
+    /// Returns the grammar.
+    #[must_use]
+    pub fn language(&self) -> &tree_sitter::Language {
+        &self.language
+    }
+}
+
+/// What a grammar-based language knows of its syntax tree.
+pub trait Grammar: Sync + 'static {
+    /// The node kinds that the grammar is asked about.
+    type Node: Copy + PartialEq + Send + Sync + 'static;
+
+    /// Returns the table of node kinds, made once.
+    fn table(&self) -> &'static Table<Self::Node>;
+
+    /// Names every node kind used, for the test that each exists.
+    fn names(&self) -> &'static [(&'static str, Action<Self::Node>)];
+
+    /// Names every field used, for the test that each exists.
+    fn fields(&self) -> &'static [&'static str];
+
+    /// Returns the language this grammar serves.
+    fn serves(&self) -> &'static Language;
+
+    /// Decides what the parser is given.
+    fn mask<'s>(&self, text: &'s str) -> Given<'s> {
+        Given::all(text)
+    }
+
+    /// Answers for a node: declares, opens scopes, tells what leaves the body.
+    fn enter<'t>(&self, walk: &mut Walk<'t, Self::Node>, node: Node<'t>, kind: Self::Node) -> Next;
+
+    /// Tells how a comment is taken.
+    fn comment(&self, text: &str) -> CommentForm;
+
+    /// Completes the outline when the whole file was seen.
+    fn finish(&self, _walk: &mut Walk<'_, Self::Node>) {}
+
+    /// Tells whether a node is documentation though the grammar takes it for code.
+    fn is_docstring(&self, _node: Node<'_>) -> bool {
+        false
+    }
+}
+
+/// The reader of a grammar-based language.
+pub struct GrammarReader<G: Grammar>(pub &'static G);
+
+impl<G: Grammar> GrammarReader<G> {
+    /// The address of the grammar's table tells the grammars of one worker apart.
+    fn key(&self) -> usize {
+        std::ptr::from_ref(self.0.table()) as usize
+    }
+
+    fn parse(&self, source: &Source, parsers: &mut Parsers) -> Option<tree_sitter::Tree> {
+        parsers.parse(self.key(), self.0.table().language(), &self.0.mask(source.text()))
+    }
+}
+
+impl<G: Grammar> Reader for GrammarReader<G> {
+    fn read(&self, source: &Source, parsers: &mut Parsers) -> Outline {
+        let Some(tree) = self.parse(source, parsers) else {
+            let all = Span::of(0, source.text().len());
+            return Outline { unparsed: vec![all], ..Outline::default() };
+        };
+        let mut outline = walk::walk(self.0, source, &tree);
+        attach::attach(&mut outline, source, self.0.serves());
+        outline
+    }
+
+    fn tokens(&self, source: &Source, parsers: &mut Parsers) -> Vec<Token> {
+        let Some(tree) = self.parse(source, parsers) else { return Vec::new() };
+        walk::tokens(self.0, &tree)
+    }
+
+    fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize {
+        self.parse(source, parsers).map_or(0, |tree| tree.root_node().descendant_count())
+    }
+}

@@ -1,0 +1,137 @@
+//! What a language is to the rest of the program: facts, and a reader.
+
+use super::{Hierarchy, Parsers};
+use crate::model::{Carrier, LanguageId, NotationId, Outline};
+use crate::text::{Source, Span};
+
+/// How much a comment owes of one subject.
+#[derive(
+    Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, serde::Deserialize, serde::Serialize, schemars::JsonSchema,
+)]
+#[serde(rename_all = "kebab-case")]
+pub enum Owe {
+    /// Every doc comment on a callable owes it.
+    Always,
+    /// A comment that says more than one sentence owes it.
+    BeyondSummary,
+    /// A comment that has begun with it owes the rest.
+    OnceStarted,
+    /// Nothing is owed; what is there is still checked.
+    Never,
+}
+
+/// How much comments owe, subject by subject.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub struct Demand {
+    /// Entries for parameters.
+    pub param: Owe,
+    /// Entries for type parameters.
+    pub typeparam: Owe,
+    /// Entries for what comes back, yielded values included.
+    pub returns: Owe,
+    /// Entries for exceptions.
+    pub throws: Owe,
+}
+
+impl Demand {
+    /// Makes a demand that is the same for all subjects but type parameters, which are owed once started.
+    #[must_use]
+    pub const fn of(owe: Owe) -> Self {
+        Self { param: owe, typeparam: Owe::OnceStarted, returns: owe, throws: owe }
+    }
+
+    /// Makes a demand that is the same for all subjects.
+    #[must_use]
+    pub const fn all(owe: Owe) -> Self {
+        Self { param: owe, typeparam: owe, returns: owe, throws: owe }
+    }
+}
+
+/// Where a language expects the doc comment.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum CommentPlace {
+    /// Above the declaration.
+    Above,
+    /// As the first statement of the body.
+    FirstInBody,
+}
+
+/// A token of the code outside comments: what an edit must leave alone.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub struct Token {
+    /// The grammar's number for its kind.
+    pub kind: u16,
+    /// Where it stands.
+    pub span: Span,
+}
+
+/// Turns text into an outline.
+pub trait Reader: Sync {
+    /// Reads a source. Never fails: what is not understood is listed in the outline.
+    fn read(&self, source: &Source, parsers: &mut Parsers) -> Outline;
+
+    /// Returns the tokens outside comments and docstrings, in order.
+    fn tokens(&self, source: &Source, parsers: &mut Parsers) -> Vec<Token>;
+
+    /// Parses and does nothing else: the yardstick of the benchmarks. Returns the number of nodes.
+    fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize;
+}
+
+/// Words for built-in types, each with its family. Types of one family never contradict each other
+/// (numbers widen), types of different families always do.
+pub type TypeWords = &'static [(&'static str, &'static str)];
+
+/// A language that can be read.
+pub struct Language {
+    /// Its id in configuration and output.
+    pub id: LanguageId,
+    /// Its name for people.
+    pub label: &'static str,
+    /// File name endings with their dot, in lower case; compared without regard to case.
+    pub endings: &'static [&'static str],
+    /// The notations its comments may be in.
+    pub notations: &'static [NotationId],
+    /// The notation of comments that do not tell, and of drafts.
+    pub notation: NotationId,
+    /// What its comments owe by default.
+    pub demand: Demand,
+    /// Whether fields, properties and constants are asked for comments by default.
+    pub asks_fields: bool,
+    /// Whether signatures may leave types open, so that an entry that gives one says something.
+    pub untyped: bool,
+    /// How the documentation is carried when a draft writes it.
+    pub carrier: Carrier,
+    /// Where the doc comment stands.
+    pub place: CommentPlace,
+    /// What a doc comment looks like, for messages.
+    pub doc_mark: &'static str,
+    /// Whether a doc comment between annotations and the name is dropped.
+    pub drops_after_annotations: bool,
+    /// Exceptions of the standard library.
+    pub hierarchy: &'static Hierarchy,
+    /// Exceptions that any operation can raise: an entry that names one is never unknown.
+    pub ambient: &'static [&'static str],
+    /// Members of well-known supertypes of the standard library: supertype, member, parameters.
+    pub well_known: &'static [(&'static str, &'static str, usize)],
+    /// Words for built-in types, with the family of each.
+    pub type_words: TypeWords,
+    /// Names the type of a literal, where the language leaves types open.
+    pub literal_type: fn(&str) -> Option<&'static str>,
+    /// Reads it.
+    pub reader: &'static dyn Reader,
+}
+
+impl Language {
+    /// Tells whether a file name has one of the language's endings.
+    #[must_use]
+    pub fn reads(&self, file_name: &str) -> bool {
+        let name = file_name.to_ascii_lowercase();
+        self.endings.iter().any(|ending| name.ends_with(ending))
+    }
+}
+
+impl std::fmt::Debug for Language {
+    fn fmt(&self, out: &mut std::fmt::Formatter<'_>) -> std::fmt::Result {
+        out.debug_tuple("Language").field(&self.id.as_str()).finish()
+    }
+}

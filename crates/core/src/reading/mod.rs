@@ -1,0 +1,22 @@
+//! From text to outline: what every language needs, written once.
+//!
+//! `mask` decides what the grammar is given; `walk` goes through the tree once and asks the language's
+//! `Grammar` what a node declares or does; `flow` works out what leaves a body; `comments` takes
+//! comments apart into lines; `attach` finds out which declaration each belongs to.
+
+mod attach;
+mod comments;
+mod flow;
+mod grammar;
+mod language;
+mod mask;
+mod parsers;
+mod walk;
+
+pub use comments::{block_lines, line_run_text, without_mark};
+pub use flow::{Hierarchy, Raised};
+pub use grammar::{Action, CommentForm, Grammar, GrammarReader, Next, Table};
+pub use language::{CommentPlace, Demand, Language, Owe, Reader, Token, TypeWords};
+pub use mask::Given;
+pub use parsers::Parsers;
+pub use walk::{Scope, Walk};

@@ -1,0 +1,489 @@
+//! The one traversal of the syntax tree: holds the scopes, gathers declarations, comments, what leaves
+//! each body, and what could not be read. Languages answer; none has a loop of its own over the tree.
+
+use smol_str::{SmolStr, format_smolstr};
+use tree_sitter::{Node, Tree};
+
+use super::flow::{self, Flow};
+use super::{Action, Grammar, Next, Raised, Table, Token, comments};
+use crate::model::{
+    Answer, Carrier, DeclId, Declaration, Kind, Name, Origin, Outline, RawComment, Surface, Thrown,
+};
+use crate::text::{Source, Span};
+
+/// What a node opens for the nodes inside it.
+#[derive(Clone, Debug)]
+pub enum Scope {
+    /// A declaration.
+    Declaration(DeclId),
+    /// A namespace, whose name qualifies what is inside.
+    Namespace(SmolStr),
+    /// A function value: what happens inside happens later, or for itself.
+    Barrier,
+    /// A block whose exceptions of these types are caught.
+    Try(Vec<Name>),
+    /// A handler: the caught variable and the types it holds.
+    Handler(Option<Name>, Vec<Name>),
+}
+
+/// The state of a traversal, as grammars see it.
+pub struct Walk<'t, N: 'static> {
+    /// The source being read.
+    pub source: &'t Source,
+    /// What was found so far.
+    pub outline: Outline,
+    table: &'static Table<N>,
+    scopes: Vec<(u32, Scope)>,
+    depth: u32,
+    flows: Vec<Flow>,
+    /// Scopes to be opened when a node further down is reached, by node id.
+    waiting: Vec<(usize, Scope)>,
+    /// Conditions of simple guards, by the id of the guarded throw.
+    conditions: Vec<(usize, Span)>,
+    /// Nodes that were declared with a wrapper around them, by id.
+    declared: Vec<usize>,
+}
+
+impl<'t, N: Copy> Walk<'t, N> {
+    /// Returns the text of a node.
+    #[must_use]
+    pub fn text(&self, node: Node<'_>) -> &'t str {
+        self.source.slice(span(node))
+    }
+
+    /// Returns the span of a node.
+    #[must_use]
+    pub fn span(&self, node: Node<'_>) -> Span {
+        span(node)
+    }
+
+    /// Returns the grammar's name for a node, where it has one.
+    #[must_use]
+    pub fn kind(&self, node: Node<'_>) -> Option<N> {
+        self.table.ask(node)
+    }
+
+    /// Tells whether a node is a comment.
+    #[must_use]
+    pub fn is_comment(&self, node: Node<'_>) -> bool {
+        matches!(self.table.action(node), Action::Comment)
+    }
+
+    /// Returns the named children that are no comments.
+    #[must_use]
+    pub fn children(&self, node: Node<'t>) -> Vec<Node<'t>> {
+        let mut cursor = node.walk();
+        node.named_children(&mut cursor).filter(|&child| !self.is_comment(child)).collect()
+    }
+
+    /// Returns the innermost declaration around the current node.
+    #[must_use]
+    pub fn owner(&self) -> Option<DeclId> {
+        self.scopes.iter().rev().find_map(|(_, scope)| match scope {
+            Scope::Declaration(id) => Some(*id),
+            Scope::Namespace(_) | Scope::Barrier | Scope::Try(_) | Scope::Handler(..) => None,
+        })
+    }
+
+    /// Returns the kind of the innermost declaration around the current node.
+    #[must_use]
+    pub fn owner_kind(&self) -> Option<Kind> {
+        self.owner().map(|id| self.outline.declaration(id).kind)
+    }
+
+    /// Tells whether the current node stands in code: a body, or a function value.
+    #[must_use]
+    pub fn in_code(&self) -> bool {
+        self.scopes.iter().rev().find_map(|(_, scope)| match scope {
+            Scope::Declaration(id) => Some(has_code(self.outline.declaration(*id).kind)),
+            Scope::Barrier | Scope::Try(_) | Scope::Handler(..) => Some(true),
+            Scope::Namespace(_) => None,
+        }) == Some(true)
+    }
+
+    /// Adds a declaration, qualified and narrowed by its owner, without opening a scope.
+    pub fn declare(&mut self, mut declaration: Declaration) -> DeclId {
+        let owner = self.owner();
+        declaration.owner = owner;
+        declaration.qualified = self.qualify(&declaration.name);
+        if self.in_code() {
+            declaration.surface = Surface::Private;
+        }
+        if let Some(owner) = owner {
+            declaration.surface = declaration.surface.max(self.outline.declaration(owner).surface);
+        }
+        let id = DeclId(u32::try_from(self.outline.declarations.len()).unwrap_or(u32::MAX));
+        self.outline.declarations.push(declaration);
+        self.flows.push(Flow::default());
+        id
+    }
+
+    fn qualify(&self, name: &Name) -> SmolStr {
+        for (_, scope) in self.scopes.iter().rev() {
+            match scope {
+                Scope::Declaration(id) => {
+                    return format_smolstr!("{}.{name}", self.outline.declaration(*id).qualified);
+                }
+                Scope::Namespace(prefix) => return format_smolstr!("{prefix}.{name}"),
+                Scope::Barrier | Scope::Try(_) | Scope::Handler(..) => {}
+            }
+        }
+        SmolStr::new(name.as_str())
+    }
+
+    /// Returns the qualified name that a namespace `name` has here.
+    #[must_use]
+    pub fn namespace(&self, name: &str) -> SmolStr {
+        self.qualify(&Name::new(name))
+    }
+
+    /// Opens a scope for the inside of the current node.
+    pub fn open(&mut self, scope: Scope) {
+        self.scopes.push((self.depth, scope));
+    }
+
+    /// Opens a scope for all that follows beside the current node, as file-scoped namespaces do.
+    pub fn open_beside(&mut self, scope: Scope) {
+        self.scopes.push((self.depth.saturating_sub(1), scope));
+    }
+
+    /// Opens a scope when the walk reaches `node`, which lies inside the current one.
+    pub fn open_at(&mut self, node: Node<'_>, scope: Scope) {
+        self.waiting.push((node.id(), scope));
+    }
+
+    /// Notes the condition that guards the throw at `node`, which lies inside the current one.
+    pub fn guard_at(&mut self, node: Node<'_>, condition: Span) {
+        self.conditions.push((node.id(), condition));
+    }
+
+    /// Takes the condition noted for a throw.
+    pub fn take_condition(&mut self, node: Node<'_>) -> Option<Span> {
+        let at = self.conditions.iter().rposition(|(id, _)| *id == node.id())?;
+        Some(self.conditions.swap_remove(at).1)
+    }
+
+    /// Notes that `inner` was declared when its wrapper `outer` was seen.
+    pub fn declared_at(&mut self, inner: Node<'_>, outer: Node<'_>) {
+        if inner.id() != outer.id() {
+            self.declared.push(inner.id());
+        }
+    }
+
+    /// Tells, once, whether a node was declared with its wrapper.
+    pub fn take_declared(&mut self, node: Node<'_>) -> bool {
+        let at = self.declared.iter().rposition(|&id| id == node.id());
+        at.is_some_and(|at| {
+            self.declared.swap_remove(at);
+            true
+        })
+    }
+
+    fn flow(&mut self) -> Option<&mut Flow> {
+        for (_, scope) in self.scopes.iter().rev() {
+            match scope {
+                Scope::Barrier => return None,
+                Scope::Declaration(id) => {
+                    let id = *id;
+                    let code = has_code(self.outline.declaration(id).kind);
+                    return if code { self.flows.get_mut(id.0 as usize) } else { None };
+                }
+                Scope::Namespace(_) | Scope::Try(_) | Scope::Handler(..) => {}
+            }
+        }
+        None
+    }
+
+    /// Notes that the body around the current node gives back a value, or perhaps does.
+    pub fn returns(&mut self, value: Answer) {
+        if let Some(flow) = self.flow() {
+            match value {
+                Answer::Yes => flow.value = true,
+                Answer::Unknown => flow.perhaps_value = true,
+                Answer::No => {}
+            }
+        }
+    }
+
+    /// Notes that the body around the current node yields.
+    pub fn yields(&mut self) {
+        if let Some(flow) = self.flow() {
+            flow.yields = true;
+        }
+    }
+
+    /// Notes a call whose exceptions are not known.
+    pub fn calls(&mut self) {
+        if let Some(flow) = self.flow() {
+            flow.opaque = true;
+        }
+    }
+
+    /// Notes that something of unknown type is thrown.
+    pub fn raises_unknown(&mut self) {
+        if let Some(flow) = self.flow() {
+            flow.raised_unknown = true;
+        }
+    }
+
+    /// Notes that an exception is thrown at the current node.
+    pub fn raises(&mut self, raised: Raised) {
+        let mut handlers = Vec::new();
+        for (_, scope) in self.scopes.iter().rev() {
+            match scope {
+                Scope::Try(caught) => handlers.push(caught.clone()),
+                Scope::Declaration(_) | Scope::Barrier => break,
+                Scope::Namespace(_) | Scope::Handler(..) => {}
+            }
+        }
+        if let Some(flow) = self.flow() {
+            flow.raised.push((raised, handlers));
+        }
+    }
+
+    /// Throws again what the innermost handler (or the one that holds `variable`) caught.
+    ///
+    /// Types that catch everything say nothing of what is thrown: `vague` names them.
+    /// Returns false when no such handler is around the current node.
+    pub fn rethrows(&mut self, variable: Option<&str>, at: Span, vague: &[&str]) -> bool {
+        let found = self.scopes.iter().rev().map_while(|(_, scope)| match scope {
+            Scope::Declaration(_) | Scope::Barrier => None,
+            scope => Some(scope),
+        });
+        let caught = found.filter_map(|scope| match scope {
+            Scope::Handler(name, types) => Some((name, types)),
+            Scope::Declaration(_) | Scope::Namespace(_) | Scope::Barrier | Scope::Try(_) => None,
+        });
+        let types = caught
+            .filter(|(name, _)| variable.is_none_or(|v| name.as_ref().is_some_and(|n| n == v)))
+            .map(|(_, types)| types.clone())
+            .next();
+        let Some(types) = types else { return false };
+        if types.is_empty() || types.iter().any(|ty| vague.contains(&ty.as_str())) {
+            self.raises_unknown();
+            return true;
+        }
+        for ty in types {
+            self.raises(Raised { ty, span: at, origin: Origin::Body, exempt: false, condition: None });
+        }
+        true
+    }
+
+    /// Adds a comment that the language found where the grammar sees code.
+    pub fn add_docstring(&mut self, at: Span, lines: Vec<Span>) -> crate::model::CommentId {
+        let id = crate::model::CommentId(u32::try_from(self.outline.comments.len()).unwrap_or(u32::MAX));
+        self.outline.comments.push(RawComment {
+            span: at,
+            carrier: Carrier::Docstring,
+            doc: true,
+            in_body: false,
+            owner: self.owner(),
+            attached: true,
+            lines,
+        });
+        id
+    }
+
+    fn leave(&mut self, depth: u32) {
+        while self.scopes.last().is_some_and(|(at, _)| *at >= depth) {
+            self.scopes.pop();
+        }
+        self.depth = depth;
+    }
+}
+
+/// Walks a tree and returns what it declares; comments are not attached yet.
+pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree) -> Outline {
+    let mut walk = Walk {
+        source,
+        outline: Outline::default(),
+        table: grammar.table(),
+        scopes: Vec::new(),
+        depth: 0,
+        flows: Vec::new(),
+        waiting: Vec::new(),
+        conditions: Vec::new(),
+        declared: Vec::new(),
+    };
+    let mut cursor = tree.walk();
+    let mut depth = 0;
+    'nodes: loop {
+        let node = cursor.node();
+        walk.leave(depth);
+        if visit(grammar, &mut walk, node) == Next::Into && cursor.goto_first_child() {
+            depth += 1;
+            continue;
+        }
+        while !cursor.goto_next_sibling() {
+            if !cursor.goto_parent() {
+                break 'nodes;
+            }
+            depth -= 1;
+        }
+    }
+    walk.leave(0);
+    grammar.finish(&mut walk);
+    conclude(&mut walk, grammar.serves().hierarchy);
+    walk.outline
+}
+
+fn visit<'t, G: Grammar>(grammar: &G, walk: &mut Walk<'t, G::Node>, node: Node<'t>) -> Next {
+    if let Some(at) = walk.waiting.iter().rposition(|(id, _)| *id == node.id()) {
+        let (_, scope) = walk.waiting.swap_remove(at);
+        walk.open(scope);
+    }
+    if node.is_error() || node.is_missing() {
+        note_unparsed(walk, node);
+    }
+    match walk.table.action(node) {
+        Action::Over => Next::Over,
+        Action::Into => Next::Into,
+        Action::Comment => {
+            take_comment(grammar, walk, node);
+            Next::Over
+        }
+        Action::Separator => {
+            let separator = span(node);
+            walk.outline.separators.push(separator);
+            Next::Into
+        }
+        Action::Ask(kind) => grammar.enter(walk, node, kind),
+    }
+}
+
+/// Notes an error range; errors inside an error are part of it.
+fn note_unparsed<N: Copy>(walk: &mut Walk<'_, N>, node: Node<'_>) {
+    let found = span(node);
+    if walk.outline.unparsed.last().is_none_or(|last| !last.contains(found)) && !found.is_empty() {
+        walk.outline.unparsed.push(found);
+    }
+}
+
+fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Node<'_>) {
+    let text = walk.text(node);
+    let bare = text.trim_end();
+    let at = Span::of(node.start_byte(), node.start_byte() + bare.len());
+    let form = grammar.comment(bare);
+    let source = walk.source.text();
+    let line_start = source[..node.start_byte()].rfind('\n').map_or(0, |found| found + 1);
+    let trailing = !source[line_start..node.start_byte()].trim().is_empty();
+    if let Carrier::Lines { mark } = form.carrier {
+        if let Some(last) = walk.outline.comments.last_mut() {
+            let gap = &source[last.span.end as usize..node.start_byte()];
+            let joined = gap.trim().is_empty() && gap.matches('\n').count() == 1;
+            if last.carrier == form.carrier && last.doc == form.doc && joined && !trailing && !last.attached {
+                last.span.end = at.end;
+                if form.doc {
+                    last.lines.push(comments::without_mark(bare, at.start as usize, mark));
+                }
+                return;
+            }
+        }
+    }
+    let lines = match form.carrier {
+        Carrier::Lines { mark } if form.doc => vec![comments::without_mark(bare, at.start as usize, mark)],
+        Carrier::Block { open, close } if form.doc => comments::block_lines(source, at, open.len(), close.len()),
+        Carrier::Lines { .. } | Carrier::Block { .. } | Carrier::Docstring => Vec::new(),
+    };
+    let comment = RawComment {
+        span: at,
+        carrier: form.carrier,
+        doc: form.doc,
+        in_body: walk.in_code(),
+        owner: walk.owner(),
+        // A comment behind code on its line belongs to that code, never to what follows.
+        attached: trailing,
+        lines,
+    };
+    walk.outline.comments.push(comment);
+}
+
+/// Turns what was seen in the bodies into signatures.
+fn conclude<N>(walk: &mut Walk<'_, N>, hierarchy: &super::Hierarchy) {
+    let flows = std::mem::take(&mut walk.flows);
+    let mut concluded: Vec<(usize, Vec<Thrown>)> = Vec::new();
+    for (at, flow) in flows.iter().enumerate() {
+        let declaration = &mut walk.outline.declarations[at];
+        let signature = &mut declaration.signature;
+        signature.opaque = flow.opaque;
+        signature.throws_unknown = flow.raised_unknown;
+        if flow.yields {
+            signature.returns.yields = true;
+            signature.returns.value = Answer::Unknown;
+        } else if signature.returns.value == Answer::Unknown
+            && signature.returns.ty.is_none()
+            && declaration.body == crate::model::Body::Present
+        {
+            signature.returns.value = match (flow.value, flow.perhaps_value) {
+                (true, _) => Answer::Yes,
+                (false, true) => Answer::Unknown,
+                (false, false) => Answer::No,
+            };
+        }
+        if !flow.raised.is_empty() {
+            concluded.push((at, thrown(flow, hierarchy, &walk.outline.declarations)));
+        }
+    }
+    for (at, thrown) in concluded {
+        walk.outline.declarations[at].signature.throws.extend(thrown);
+    }
+}
+
+fn thrown(flow: &Flow, hierarchy: &super::Hierarchy, local: &[Declaration]) -> Vec<Thrown> {
+    let leaving = flow.raised.iter().map(|(raised, handlers)| Thrown {
+        ty: raised.ty.clone(),
+        span: raised.span,
+        origin: raised.origin,
+        leaves: flow::leaves(&raised.ty, handlers, hierarchy, local),
+        exempt: raised.exempt,
+        condition: raised.condition,
+    });
+    leaving.filter(|thrown| thrown.leaves != Answer::No).collect()
+}
+
+/// Returns the tokens outside comments and docstrings.
+pub(super) fn tokens<G: Grammar>(grammar: &G, tree: &Tree) -> Vec<Token> {
+    let mut out = Vec::new();
+    let mut cursor = tree.walk();
+    'nodes: loop {
+        let node = cursor.node();
+        let comment = matches!(grammar.table().action(node), Action::Comment) || grammar.is_docstring(node);
+        if !comment {
+            if cursor.goto_first_child() {
+                continue;
+            }
+            let at = span(node);
+            if !at.is_empty() {
+                out.push(Token { kind: node.kind_id(), span: at });
+            }
+        }
+        while !cursor.goto_next_sibling() {
+            if !cursor.goto_parent() {
+                break 'nodes;
+            }
+        }
+    }
+    out
+}
+
+fn span(node: Node<'_>) -> Span {
+    Span::of(node.start_byte(), node.end_byte())
+}
+
+const fn has_code(kind: Kind) -> bool {
+    !matches!(
+        kind,
+        Kind::Class
+            | Kind::Interface
+            | Kind::Struct
+            | Kind::Enum
+            | Kind::Trait
+            | Kind::Record
+            | Kind::Object
+            | Kind::Union
+            | Kind::Module
+            | Kind::Package
+            | Kind::File
+            | Kind::EnumMember
+    )
+}

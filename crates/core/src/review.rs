@@ -1,0 +1,180 @@
+//! Runs the rules on a file: surface, excuses, skips, levels and order are decided here and nowhere else.
+
+mod asked;
+mod reading;
+
+pub use asked::{Standing, Standings};
+pub use reading::FileReading;
+
+use smol_str::SmolStr;
+
+use crate::coverage::{self, Tally};
+use crate::debt::{Debt, Debtor};
+use crate::model::{
+    Construction, DeclId, Declaration, DocComment, EntryKind, Finding, Kind, Level, RawFinding, Signature, State,
+};
+use crate::pairing::{self, Pairing};
+use crate::rules::{self, Asking, Check, Context, FileContext, Findings, Rule};
+
+/// What the review of one file found.
+#[derive(Debug, Default)]
+pub struct FileReview {
+    /// Findings, sorted by start, rule and subject.
+    pub findings: Vec<Finding>,
+    /// What the file adds to coverage, declaration by declaration.
+    pub tallies: Vec<Tally>,
+    /// Bytes that were not understood.
+    pub unparsed_bytes: u64,
+}
+
+/// What is known of one comment when its rules run; also where a draft starts from.
+pub struct Examined<'a> {
+    /// The signature that the comment speaks of.
+    pub signature: &'a Signature,
+    /// Whether that signature is known; otherwise entries for parameters are neither owed nor wrong.
+    pub known: bool,
+    /// Pairs of entries and parameters.
+    pub pairing: Pairing,
+    /// What the comment owes.
+    pub debt: Debt,
+}
+
+/// Reviews a file that was read.
+#[must_use]
+pub fn review(file: &FileReading<'_>) -> FileReview {
+    let standings = Standings::of(file);
+    let mut raw: Vec<RawFinding> = Vec::new();
+    let mut tallies = Vec::new();
+    let context = file.context();
+    for id in file.outline.ids() {
+        let standing = standings.get(id);
+        if standing == Standing::Skipped {
+            continue;
+        }
+        let from = raw.len();
+        let examined = file.doc(id).map(|doc| examine(file, &standings, id, doc));
+        match (file.doc(id), &examined) {
+            (Some(doc), Some(examined)) => {
+                check_comment(&context, id, (doc, examined), standings.is_asked(file, id), &mut raw);
+            }
+            _ if standing == Standing::Asked => check_uncommented(&Asking { file: &context, id }, &mut raw),
+            _ => {}
+        }
+        let found = &raw[from..];
+        tallies.extend(coverage::tally(file, id, standing, (examined.as_ref(), found)));
+    }
+    check_file(&context, &mut raw);
+    let mut findings: Vec<Finding> = raw.into_iter().filter_map(|raw| levelled(file, raw)).collect();
+    findings.sort_by(|a, b| {
+        (a.raw.span.start, a.raw.rule, &a.raw.subject).cmp(&(b.raw.span.start, b.raw.rule, &b.raw.subject))
+    });
+    FileReview { findings, tallies, unparsed_bytes: file.outline.unparsed_bytes() }
+}
+
+/// Works out the signature, pairs and debt of a comment.
+#[must_use]
+pub fn examine<'a>(file: &'a FileReading<'_>, standings: &Standings, id: DeclId, doc: &DocComment) -> Examined<'a> {
+    let declaration = file.outline.declaration(id);
+    let (signature, known) = signature_of(file, declaration);
+    let mut pairing = pairing::pair(doc, signature);
+    if let Some(class) = class_doc(file, declaration) {
+        // A constructor and its class share entries: one at either place answers.
+        let shared = pairing::pair(class, signature);
+        for (own, other) in pairing.params.entry_of.iter_mut().zip(shared.params.entry_of) {
+            *own = own.or(other.map(|_| usize::MAX));
+        }
+    }
+    let debtor = Debtor { source: file.source, declaration, signature, demand: file.settings.demand };
+    let owes = known && standings.owes(file, id, doc);
+    let debt = if owes { Debt::of(&debtor, doc, &pairing) } else { Debt::none(signature) };
+    Examined { signature, known, pairing, debt }
+}
+
+/// Returns the signature that a declaration's comment speaks of, and whether it is known.
+#[must_use]
+pub fn signature_of<'a>(file: &'a FileReading<'_>, declaration: &'a Declaration) -> (&'a Signature, bool) {
+    let own = &declaration.signature;
+    if !declaration.kind.is_type() || declaration.kind == Kind::Delegate {
+        return (own, !own.hidden);
+    }
+    match declaration.construction {
+        Construction::Member(id) => (&file.outline.declaration(id).signature, true),
+        Construction::Header | Construction::Fields => (own, true),
+        Construction::Unknown => (own, false),
+    }
+}
+
+/// Returns the comment of the class whose constructor a declaration is, where the two share entries.
+fn class_doc<'a>(file: &'a FileReading<'_>, declaration: &Declaration) -> Option<&'a DocComment> {
+    let owner = declaration.owner?;
+    let shares = match file.outline.declaration(owner).construction {
+        Construction::Member(id) => file.outline.declaration(id).name_span == declaration.name_span,
+        Construction::Unknown | Construction::Header | Construction::Fields => false,
+    };
+    file.doc(owner).filter(|_| shares)
+}
+
+/// Rules that only speak where something is asked for.
+fn limited_by_surface(rule: &Rule) -> bool {
+    let id = rule.id.as_str();
+    id.ends_with(".missing") || id.starts_with("comment.")
+}
+
+fn check_comment(
+    file: &FileContext<'_>,
+    id: DeclId,
+    (doc, examined): (&DocComment, &Examined<'_>),
+    asked: bool,
+    raw: &mut Vec<RawFinding>,
+) {
+    let declaration = file.outline.declaration(id);
+    let types_known = !declaration.signature.type_parameters.is_empty() || doc.has(EntryKind::TypeParam);
+    let paired = (examined.known || types_known).then_some((examined.signature, &examined.pairing));
+    let context = Context { file, id, doc, paired, debt: &examined.debt };
+    for rule in rules::ALL {
+        let Check::Comment(check) = rule.check else { continue };
+        let counted = coverage::bears_on_completeness(rule.id);
+        if (!asked && limited_by_surface(rule)) || (!counted && file.settings.level(rule.id) == Level::None) {
+            continue;
+        }
+        // Where the constructor is not known, only type parameters can be checked.
+        if !examined.known && rule.id.as_str().starts_with("param.") {
+            continue;
+        }
+        check(&context, &mut Findings::new(rule.id, Some(id), raw));
+    }
+}
+
+fn check_uncommented(asking: &Asking<'_>, raw: &mut Vec<RawFinding>) {
+    for rule in rules::ALL {
+        if let Check::Uncommented(check) = rule.check {
+            check(asking, &mut Findings::new(rule.id, Some(asking.id), raw));
+        }
+    }
+}
+
+fn check_file(file: &FileContext<'_>, raw: &mut Vec<RawFinding>) {
+    for rule in rules::ALL {
+        if let Check::File(check) = rule.check {
+            check(file, &mut Findings::new(rule.id, None, raw));
+        }
+    }
+}
+
+fn levelled(file: &FileReading<'_>, raw: RawFinding) -> Option<Finding> {
+    let mut level = file.settings.level(raw.rule);
+    if raw.only_note {
+        level = level.min(Level::Note);
+    }
+    if level == Level::None {
+        return None;
+    }
+    let declaration = raw.declaration.map(|id| file.outline.declaration(id));
+    Some(Finding {
+        level,
+        declaration: declaration.map_or(SmolStr::default(), |declaration| declaration.qualified.clone()),
+        declaration_span: declaration.map(|declaration| declaration.name_span),
+        state: State::New,
+        raw,
+    })
+}

@@ -1,0 +1,151 @@
+//! Whether there is a comment, and whether callers get to see it.
+
+use super::rule::{Check, Example, Rule};
+use super::{Asking, Context, FileContext, Findings};
+use crate::model::{Carrier, Level, Misplaced, Outline, RawComment, RuleId};
+use crate::text::{Source, Span};
+
+pub(super) static MISSING: Rule = Rule {
+    id: RuleId::new("comment.missing"),
+    level: Level::Warning,
+    says: "a declaration that is asked for a comment has none",
+    why: "It stands without a word in every list, hover and page.",
+    example: Example {
+        language: "java",
+        before: "/** A scale. */\npublic class Scale {\n    public void tare() {}\n}\n",
+        after: "/** A scale. */\npublic class Scale {\n    /** Sets the empty crate as zero. */\n    public void tare() {}\n}\n",
+    },
+    check: Check::Uncommented(missing),
+};
+
+pub(super) static DETACHED: Rule = Rule {
+    id: RuleId::new("comment.detached"),
+    level: Level::Warning,
+    says: "a doc comment stands above a declaration, and its readers drop it",
+    why: "It is there in the source and missing everywhere else.",
+    example: Example {
+        language: "java",
+        before: "/** A scale. */\npublic class Scale {\n    @Deprecated\n    /** Sets the empty crate as zero. */\n    public void tare() {}\n}\n",
+        after: "/** A scale. */\npublic class Scale {\n    /** Sets the empty crate as zero. */\n    @Deprecated\n    public void tare() {}\n}\n",
+    },
+    check: Check::Uncommented(detached),
+};
+
+pub(super) static ORDINARY: Rule = Rule {
+    id: RuleId::new("comment.ordinary"),
+    level: Level::Warning,
+    says: "an ordinary comment stands where a doc comment would",
+    why: "Somebody wrote the explanation, and callers never see it.",
+    example: Example {
+        language: "java",
+        before: "/** A scale. */\npublic class Scale {\n    // Sets the empty crate as zero.\n    public void tare() {}\n}\n",
+        after: "/** A scale. */\npublic class Scale {\n    /** Sets the empty crate as zero. */\n    public void tare() {}\n}\n",
+    },
+    check: Check::Uncommented(ordinary),
+};
+
+pub(super) static EMPTY: Rule = Rule {
+    id: RuleId::new("comment.empty"),
+    level: Level::Warning,
+    says: "a doc comment has neither text nor entries",
+    why: "It looks documented and says nothing.",
+    example: Example {
+        language: "java",
+        before: "/** A scale. */\npublic class Scale {\n    /** */\n    public void tare() {}\n}\n",
+        after: "/** A scale. */\npublic class Scale {\n    /** Sets the empty crate as zero. */\n    public void tare() {}\n}\n",
+    },
+    check: Check::Comment(empty),
+};
+
+pub(super) static STRAY: Rule = Rule {
+    id: RuleId::new("comment.stray"),
+    level: Level::Note,
+    says: "a doc comment belongs to nothing",
+    why: "Readers drop it; it is either misplaced, or an ordinary comment in the wrong dress.",
+    example: Example {
+        language: "java",
+        before: "/** A scale. */\npublic class Scale {\n    /** Sets the empty crate as zero. */\n    public void tare() {\n        /** Not yet. */\n        return;\n    }\n}\n",
+        after: "/** A scale. */\npublic class Scale {\n    /** Sets the empty crate as zero. */\n    public void tare() {\n        // Not yet.\n        return;\n    }\n}\n",
+    },
+    check: Check::File(stray),
+};
+
+fn missing(asking: &Asking<'_>, findings: &mut Findings<'_>) {
+    let declaration = asking.declaration();
+    if declaration.comment.misplaced.is_some() {
+        return;
+    }
+    let mark = asking.file.language.doc_mark;
+    let message = format!("{} `{}` has no doc comment; describe it in one (`{mark}`)", declaration.kind.as_str(), declaration.name);
+    findings.report(declaration.name_span, "", message).done();
+}
+
+fn detached(asking: &Asking<'_>, findings: &mut Findings<'_>) {
+    let declaration = asking.declaration();
+    let Some(Misplaced::Detached(id)) = declaration.comment.misplaced else { return };
+    let comment = asking.file.outline.comment(id);
+    let where_to = match comment.carrier {
+        Carrier::Docstring => "make it the first statement of the body",
+        Carrier::Block { .. } | Carrier::Lines { .. } => "move it directly above the declaration, before its annotations",
+    };
+    let message = format!("this comment is not shown to callers of `{}`; {where_to}", declaration.name);
+    findings.report(comment.span, "", message).related(declaration.name_span, "stands without a comment").done();
+}
+
+fn ordinary(asking: &Asking<'_>, findings: &mut Findings<'_>) {
+    let declaration = asking.declaration();
+    let Some(Misplaced::Ordinary(id)) = declaration.comment.misplaced else { return };
+    let comment = asking.file.outline.comment(id);
+    let mark = match comment.carrier {
+        Carrier::Block { open, .. } => open,
+        Carrier::Lines { mark } => mark,
+        Carrier::Docstring => "string",
+    };
+    let wanted = asking.file.language.doc_mark;
+    let message = format!("this `{mark}` comment is not shown to callers; make it `{wanted}`");
+    findings.report(comment.span, "", message).related(declaration.name_span, "stands without a comment").done();
+}
+
+fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
+    if context.doc.blank {
+        let message = format!("the comment of `{}` says nothing; write a sentence or remove it", context.declaration().name);
+        findings.report(context.doc.span, "", message).done();
+    }
+}
+
+fn stray(file: &FileContext<'_>, findings: &mut Findings<'_>) {
+    let comments = &file.outline.comments;
+    for (at, comment) in comments.iter().enumerate().skip(1) {
+        let customary = std::mem::discriminant(&comment.carrier) == std::mem::discriminant(&file.language.carrier);
+        if !comment.doc || comment.attached || !customary || is_directive(file.source, comment) {
+            continue;
+        }
+        let next = comments.get(at + 1);
+        let followed = next.is_some_and(|next| next.doc && only_space(file.source, comment.span.end, next.span.start));
+        if comment.in_body || followed || ends_block(file, comment.span.end) {
+            let owner = comment.owner.filter(|&id| contains(file.outline, id.0, comment.span));
+            let message = "this doc comment belongs to nothing; move it above a declaration, or make it an ordinary one";
+            findings.report_in(owner, comment.span, "", message.to_owned()).done();
+        }
+    }
+}
+
+fn contains(outline: &Outline, id: u32, span: Span) -> bool {
+    outline.declarations.get(id as usize).is_some_and(|declaration| declaration.span.contains(span))
+}
+
+fn only_space(source: &Source, from: u32, upto: u32) -> bool {
+    source.slice(Span::new(from, upto)).trim().is_empty()
+}
+
+/// The next thing after a comment closes a block, or the file ends.
+fn ends_block(file: &FileContext<'_>, end: u32) -> bool {
+    let rest = file.source.text().get(end as usize..).unwrap_or_default().trim_start();
+    rest.is_empty() || rest.starts_with('}')
+}
+
+/// Comments that speak to tools.
+fn is_directive(source: &Source, comment: &RawComment) -> bool {
+    let text = source.slice(comment.span);
+    ["@noinspection", "@formatter:", "{@inheritDoc}", "@type ", "@cast"].iter().any(|mark| text.contains(mark))
+}

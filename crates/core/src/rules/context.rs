@@ -1,0 +1,158 @@
+//! What a check is given, and where it puts what it finds.
+
+use smol_str::SmolStr;
+
+use crate::debt::Debt;
+use crate::model::{
+    DeclId, Declaration, DocComment, Entry, EntryKind, Outline, RawFinding, Related, RuleId, Signature,
+};
+use crate::notations::{self, Notation};
+use crate::pairing::Pairing;
+use crate::reading::Language;
+use crate::settings::LanguageSettings;
+use crate::text::{Edit, Source, Span};
+
+/// A file under review.
+pub struct FileContext<'a> {
+    /// Its text.
+    pub source: &'a Source,
+    /// What it declares.
+    pub outline: &'a Outline,
+    /// Its language.
+    pub language: &'a Language,
+    /// What holds for that language.
+    pub settings: &'a LanguageSettings,
+}
+
+/// A declaration that is asked for a comment.
+pub struct Asking<'a> {
+    /// The file.
+    pub file: &'a FileContext<'a>,
+    /// The declaration.
+    pub id: DeclId,
+}
+
+impl Asking<'_> {
+    /// Returns the declaration.
+    #[must_use]
+    pub fn declaration(&self) -> &Declaration {
+        self.file.outline.declaration(self.id)
+    }
+}
+
+/// A doc comment under review.
+pub struct Context<'a> {
+    /// The file.
+    pub file: &'a FileContext<'a>,
+    /// The declaration it stands on.
+    pub id: DeclId,
+    /// The comment.
+    pub doc: &'a DocComment,
+    /// The signature that it speaks of, with the pairs of entries and parameters; none when the
+    /// signature is not known.
+    pub paired: Option<(&'a Signature, &'a Pairing)>,
+    /// What it owes.
+    pub debt: &'a Debt,
+}
+
+impl<'a> Context<'a> {
+    /// Returns the declaration.
+    #[must_use]
+    pub fn declaration(&self) -> &'a Declaration {
+        self.file.outline.declaration(self.id)
+    }
+
+    /// Returns the notation that the comment was read in.
+    #[must_use]
+    pub fn notation(&self) -> Option<&'static Notation> {
+        notations::get(self.doc.notation)
+    }
+
+    /// Spells an entry as its notation does.
+    #[must_use]
+    pub fn spell(&self, kind: EntryKind, name: &str) -> String {
+        self.notation().map_or_else(|| name.to_owned(), |notation| (notation.spelling)(kind, name))
+    }
+
+    /// Returns the description of an entry as prose, empty where there is none.
+    #[must_use]
+    pub fn text_of(&self, entry: &Entry) -> String {
+        entry.text.map(|span| self.doc.prose(self.file.source, span)).unwrap_or_default()
+    }
+
+    /// Returns the text of a span.
+    #[must_use]
+    pub fn slice(&self, span: Span) -> &'a str {
+        self.file.source.slice(span)
+    }
+}
+
+/// Gathers what the checks find.
+pub struct Findings<'a> {
+    rule: RuleId,
+    declaration: Option<DeclId>,
+    found: &'a mut Vec<RawFinding>,
+}
+
+impl<'a> Findings<'a> {
+    /// Gathers findings of a rule into `found`.
+    pub fn new(rule: RuleId, declaration: Option<DeclId>, found: &'a mut Vec<RawFinding>) -> Self {
+        Self { rule, declaration, found }
+    }
+
+    /// Reports a finding; the message names the fault and the way out.
+    pub fn report(&mut self, span: Span, subject: &str, message: String) -> Reported<'_> {
+        self.found.push(RawFinding {
+            rule: self.rule,
+            span,
+            declaration: self.declaration,
+            subject: SmolStr::new(subject),
+            message,
+            suggestion: None,
+            related: Vec::new(),
+            edits: Vec::new(),
+            only_note: false,
+        });
+        let at = self.found.len() - 1;
+        Reported(&mut self.found[at])
+    }
+
+    /// Reports a finding that belongs to a declaration other than the current one.
+    pub fn report_in(
+        &mut self,
+        declaration: Option<DeclId>,
+        span: Span,
+        subject: &str,
+        message: String,
+    ) -> Reported<'_> {
+        let Reported(finding) = self.report(span, subject, message);
+        finding.declaration = declaration;
+        Reported(finding)
+    }
+}
+
+/// A finding that was reported, for what may be added to it.
+pub struct Reported<'f>(&'f mut RawFinding);
+
+impl Reported<'_> {
+    /// Adds the other side.
+    #[must_use = "ends the report with nothing more to add"]
+    pub fn related(self, span: Span, label: impl Into<String>) -> Self {
+        self.0.related.push(Related { span, label: label.into() });
+        self
+    }
+
+    /// Adds what probably was meant, and the edit that says so.
+    pub fn replace(self, span: Span, with: &str) {
+        self.0.suggestion = Some(SmolStr::new(with));
+        self.0.edits.push(Edit { span, text: with.to_owned() });
+    }
+
+    /// Lowers the finding to a note.
+    pub fn only_note(self) {
+        self.0.only_note = true;
+    }
+
+    /// Ends the report.
+    pub fn done(self) {}
+}

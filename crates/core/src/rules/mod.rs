@@ -1,0 +1,74 @@
+//! The rules. One file a subject of the catalogue; each rule is one static and one function.
+//!
+//! To add a rule: a static and a check function in the file of its subject, and a line in [`ALL`].
+
+mod comment;
+mod context;
+mod named;
+mod param;
+mod parse;
+mod returns;
+mod rule;
+mod summary;
+mod tag;
+mod text;
+mod throws;
+mod typeparam;
+mod yields;
+
+pub use context::{Asking, Context, FileContext, Findings};
+pub use rule::{Check, Example, Rule};
+
+use crate::model::{Level, RuleId};
+
+/// All rules, by id.
+pub static ALL: &[&Rule] = &[
+    &comment::DETACHED,
+    &comment::EMPTY,
+    &comment::MISSING,
+    &comment::ORDINARY,
+    &comment::STRAY,
+    &param::ECHO,
+    &param::EMPTY,
+    &param::MISSING,
+    &param::OPTIONAL,
+    &param::ORDER,
+    &param::REPEATED,
+    &param::TYPE,
+    &param::UNKNOWN,
+    &param::UNTYPED,
+    &parse::PARTIAL,
+    &returns::ECHO,
+    &returns::EMPTY,
+    &returns::MISSING,
+    &returns::REPEATED,
+    &returns::TYPE,
+    &returns::UNEXPECTED,
+    &summary::MISSING,
+    &tag::UNKNOWN,
+    &text::PLACEHOLDER,
+    &throws::EMPTY,
+    &throws::GUARD,
+    &throws::MISSING,
+    &throws::REPEATED,
+    &throws::UNKNOWN,
+    &typeparam::EMPTY,
+    &typeparam::MISSING,
+    &typeparam::ORDER,
+    &typeparam::REPEATED,
+    &typeparam::UNKNOWN,
+    &yields::MISSING,
+    &yields::UNEXPECTED,
+];
+
+/// Finds a rule by its id.
+#[must_use]
+pub fn find(id: &str) -> Option<&'static Rule> {
+    ALL.iter().copied().find(|rule| rule.id.as_str() == id)
+}
+
+/// Returns every rule's id and default level, as settings are checked against them.
+#[must_use]
+pub fn levels() -> Vec<(RuleId, Level)> {
+    ALL.iter().map(|rule| (rule.id, rule.level)).collect()
+}

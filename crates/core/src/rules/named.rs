@@ -1,0 +1,163 @@
+//! What the rules of parameters and of type parameters have in common: finding entries that are missing,
+//! unknown, repeated, out of order or empty. The rules of each subject call these with their own words.
+
+use super::{Context, Findings};
+use crate::model::{Entry, EntryKind, EntryName};
+use crate::pairing::{Match, Side};
+use crate::text::{Span, is_wordless};
+
+/// One of the two sorts of named things a signature takes.
+pub(super) struct Sort {
+    /// The kind of its entries.
+    pub(super) kind: EntryKind,
+    /// The word for it in messages.
+    pub(super) word: &'static str,
+}
+
+/// Parameters.
+pub(super) const PARAMS: Sort = Sort { kind: EntryKind::Param, word: "parameter" };
+/// Type parameters.
+pub(super) const TYPE_PARAMS: Sort = Sort { kind: EntryKind::TypeParam, word: "type parameter" };
+
+impl Sort {
+    fn side<'a>(&self, context: &Context<'a>) -> Option<&'a Side> {
+        let (_, pairing) = context.paired?;
+        Some(if self.kind == EntryKind::TypeParam { &pairing.typeparams } else { &pairing.params })
+    }
+
+    /// Returns name and place of the thing at `at` in the signature.
+    fn at<'a>(&self, context: &Context<'a>, at: usize) -> Option<(&'a str, Span)> {
+        let (signature, _) = context.paired?;
+        if self.kind == EntryKind::TypeParam {
+            return signature.type_parameters.get(at).map(|p| (p.name.as_str(), p.span));
+        }
+        let parameter = signature.parameters.get(at)?;
+        Some((parameter.named().map_or("", |name| name.as_str()), parameter.span))
+    }
+}
+
+fn named<'a>(context: &Context<'a>, entry: usize, name: usize) -> (&'a Entry, &'a EntryName) {
+    let entry = &context.doc.entries[entry];
+    (entry, &entry.names[name])
+}
+
+/// Reports what has no entry and is owed one.
+pub(super) fn missing(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
+    let Some(side) = sort.side(context) else { return };
+    let owed = if sort.kind == EntryKind::TypeParam { &context.debt.typeparams } else { &context.debt.params };
+    for (at, _) in owed.iter().enumerate().filter(|&(at, &owed)| owed && side.entry_of[at].is_none()) {
+        let Some((name, span)) = sort.at(context, at) else { continue };
+        let entry = context.spell(sort.kind, name);
+        let message = format!("{} `{name}` has no entry; add `{entry}` to the comment", sort.word);
+        findings.report(span, name, message).related(context.doc.span, "this comment").done();
+    }
+}
+
+/// Reports entries that name nothing of the signature.
+pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
+    let Some(side) = sort.side(context) else { return };
+    for paired in &side.names {
+        let (_, name) = named(context, paired.entry, paired.name);
+        let entry = context.spell(sort.kind, name.name.as_str());
+        match paired.is {
+            Match::Renamed(at) => {
+                let Some((meant, place)) = sort.at(context, at) else { continue };
+                let message = format!("`{entry}` names no {}; did you mean `{meant}`?", sort.word);
+                let report = findings.report(name.span, name.name.as_str(), message);
+                report.related(place, format!("the {} is `{meant}`", sort.word)).replace(name.span, meant);
+            }
+            Match::Unknown => {
+                let header = context.declaration().name_span;
+                let way_out = if side.entry_of.is_empty() {
+                    format!("`{}` takes none", context.declaration().name)
+                } else {
+                    "remove it, or correct the name".to_owned()
+                };
+                let message = format!("`{entry}` names no {}; {way_out}", sort.word);
+                findings.report(name.span, name.name.as_str(), message).related(header, "the declaration").done();
+            }
+            Match::Is(_) | Match::Again(..) | Match::Part => {}
+        }
+    }
+}
+
+/// Reports second entries for one thing.
+pub(super) fn repeated(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
+    let Some(side) = sort.side(context) else { return };
+    for paired in &side.names {
+        let Match::Again(_, first) = paired.is else { continue };
+        let (_, name) = named(context, paired.entry, paired.name);
+        if first == paired.entry {
+            continue;
+        }
+        let message = format!("{} `{}` has a second entry; keep one of the two", sort.word, name.name);
+        let place = context.doc.entries[first].place();
+        findings.report(name.span, name.name.as_str(), message).related(place, "the first entry").done();
+    }
+}
+
+/// Reports, once a comment, that entries stand in another order than the signature.
+pub(super) fn order(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
+    let Some(side) = sort.side(context) else { return };
+    let mut sections: Vec<u32> = Vec::new();
+    for paired in &side.names {
+        let section = context.doc.entries[paired.entry].section;
+        if !sections.contains(&section) {
+            sections.push(section);
+        }
+    }
+    for section in sections {
+        let placed: Vec<(usize, usize, usize)> = side
+            .names
+            .iter()
+            .filter(|paired| context.doc.entries[paired.entry].section == section)
+            .filter_map(|paired| match paired.is {
+                Match::Is(at) | Match::Renamed(at) => Some((at, paired.entry, paired.name)),
+                Match::Again(..) | Match::Part | Match::Unknown => None,
+            })
+            .collect();
+        let mut sorted: Vec<usize> = placed.iter().map(|&(at, ..)| at).collect();
+        sorted.sort_unstable();
+        let misplaced = placed.iter().zip(&sorted).find(|((at, ..), wanted)| at != *wanted);
+        let Some((&(_, entry, name), &wanted)) = misplaced else { continue };
+        let (_, name) = named(context, entry, name);
+        let Some((expected, place)) = sort.at(context, wanted) else { continue };
+        let message = format!(
+            "entry `{}` stands where `{expected}` should; put the entries in the order of the signature",
+            name.name
+        );
+        findings.report(name.span, name.name.as_str(), message).related(place, "comes first here").done();
+        return;
+    }
+}
+
+/// Reports entries without a description.
+pub(super) fn empty(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
+    let Some(side) = sort.side(context) else { return };
+    for paired in side.names.iter().filter(|paired| paired.name == 0) {
+        let at = match paired.is {
+            Match::Is(at) | Match::Renamed(at) | Match::Again(at, _) => at,
+            Match::Part | Match::Unknown => continue,
+        };
+        let (entry, name) = named(context, paired.entry, paired.name);
+        let said = entry.text.is_some_and(|span| says_something(context.slice(span)));
+        let Some((_, place)) = sort.at(context, at) else { continue };
+        if said {
+            continue;
+        }
+        let message = format!("the entry for `{}` says nothing; describe the {} or remove it", name.name, sort.word);
+        let report = findings.report(name.span, name.name.as_str(), message).related(place, format!("the {}", sort.word));
+        let open = context.paired.and_then(|(signature, _)| signature.parameters.get(at)).is_some_and(|p| p.ty.is_none());
+        if context.file.language.untyped && entry.ty.is_some() && open && sort.kind == EntryKind::Param {
+            // The type is all that the signature leaves open.
+            report.only_note();
+        } else {
+            report.done();
+        }
+    }
+}
+
+/// A description may be a formula or a range; ornament alone is none.
+fn says_something(text: &str) -> bool {
+    !is_wordless(text) || text.chars().any(|c| !c.is_whitespace() && !matches!(c, '-' | '–' | '—' | '*' | '.' | ':'))
+}

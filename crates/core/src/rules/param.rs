@@ -1,0 +1,228 @@
+//! Entries for parameters against the parameters of the signature.
+
+use super::named::{self, PARAMS};
+use super::rule::{Check, Example, Rule};
+use super::{Context, Findings};
+use crate::model::{EntryKind, Level, Parameter, RuleId};
+use crate::pairing::Match;
+use crate::text::split_words;
+use crate::types;
+
+pub(super) static MISSING: Rule = Rule {
+    id: RuleId::new("param.missing"),
+    level: Level::Warning,
+    says: "a parameter has no entry in a comment that owes one",
+    why: "Whoever calls it has to guess what to pass, or read the body.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n */\npublic void weigh(double load, int crate) {}\n",
+        after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n * @param crate the tag of the crate\n */\npublic void weigh(double load, int crate) {}\n",
+    },
+    check: Check::Comment(|context, findings| named::missing(&PARAMS, context, findings)),
+};
+
+pub(super) static UNKNOWN: Rule = Rule {
+    id: RuleId::new("param.unknown"),
+    level: Level::Error,
+    says: "an entry names no parameter; the nearest one without an entry is suggested",
+    why: "It describes something that is not there: left over from a rename, or misspelt.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @param laod the load in kg\n */\npublic void weigh(double load) {}\n",
+        after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n */\npublic void weigh(double load) {}\n",
+    },
+    check: Check::Comment(|context, findings| named::unknown(&PARAMS, context, findings)),
+};
+
+pub(super) static REPEATED: Rule = Rule {
+    id: RuleId::new("param.repeated"),
+    level: Level::Error,
+    says: "a parameter has two entries",
+    why: "Readers see one of them, and nobody knows which one is right.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n * @param load the load in g\n */\npublic void weigh(double load) {}\n",
+        after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n */\npublic void weigh(double load) {}\n",
+    },
+    check: Check::Comment(|context, findings| named::repeated(&PARAMS, context, findings)),
+};
+
+pub(super) static ORDER: Rule = Rule {
+    id: RuleId::new("param.order"),
+    level: Level::Warning,
+    says: "entries of one section stand in another order than the parameters",
+    why: "Callers read the entries along with the call, from left to right.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @param crate the tag of the crate\n * @param load the load in kg\n */\npublic void weigh(double load, int crate) {}\n",
+        after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n * @param crate the tag of the crate\n */\npublic void weigh(double load, int crate) {}\n",
+    },
+    check: Check::Comment(|context, findings| named::order(&PARAMS, context, findings)),
+};
+
+pub(super) static EMPTY: Rule = Rule {
+    id: RuleId::new("param.empty"),
+    level: Level::Warning,
+    says: "an entry has no description",
+    why: "It looks documented and tells nothing that the signature does not.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @param load\n */\npublic void weigh(double load) {}\n",
+        after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n */\npublic void weigh(double load) {}\n",
+    },
+    check: Check::Comment(|context, findings| named::empty(&PARAMS, context, findings)),
+};
+
+pub(super) static ECHO: Rule = Rule {
+    id: RuleId::new("param.echo"),
+    level: Level::Note,
+    says: "a description only says the parameter's name or type again",
+    why: "The reader knows no more than before: say the unit, the range, or what it is for.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @param netWeight the net weight\n */\npublic void weigh(double netWeight) {}\n",
+        after: "/**\n * Weighs a crate.\n *\n * @param netWeight without the crate itself, in kg\n */\npublic void weigh(double netWeight) {}\n",
+    },
+    check: Check::Comment(echo),
+};
+
+pub(super) static TYPE: Rule = Rule {
+    id: RuleId::new("param.type"),
+    level: Level::Error,
+    says: "the type in the entry contradicts the one in the signature",
+    why: "One of the two is wrong, and callers believe the comment.",
+    example: Example {
+        language: "python",
+        before: "def weigh(load: int):\n    \"\"\"Weigh a crate.\n\n    Args:\n        load (str): what it weighs in kg\n    \"\"\"\n",
+        after: "def weigh(load: int):\n    \"\"\"Weigh a crate.\n\n    Args:\n        load (int): what it weighs in kg\n    \"\"\"\n",
+    },
+    check: Check::Comment(wrong_type),
+};
+
+pub(super) static OPTIONAL: Rule = Rule {
+    id: RuleId::new("param.optional"),
+    level: Level::Warning,
+    says: "the entry is marked optional and the signature requires it, or gives another default",
+    why: "A caller who leaves it out gets an error, or another value than the one promised.",
+    example: Example {
+        language: "python",
+        before: "def weigh(load, tare=2):\n    \"\"\"Weigh a crate.\n\n    Args:\n        load (int, optional): what it weighs in kg\n        tare (int): of the crate, in kg\n    \"\"\"\n",
+        after: "def weigh(load, tare=2):\n    \"\"\"Weigh a crate.\n\n    Args:\n        load (int): what it weighs in kg\n        tare (int, optional): of the crate, in kg\n    \"\"\"\n",
+    },
+    check: Check::Comment(optional),
+};
+
+pub(super) static UNTYPED: Rule = Rule {
+    id: RuleId::new("param.untyped"),
+    level: Level::None,
+    says: "neither the signature nor the entry gives a type, in a language that leaves types open",
+    why: "Callers cannot tell what is accepted.",
+    example: Example {
+        language: "python",
+        before: "def weigh(load):\n    \"\"\"Weigh a crate.\n\n    Args:\n        load: what it weighs in kg\n    \"\"\"\n",
+        after: "def weigh(load):\n    \"\"\"Weigh a crate.\n\n    Args:\n        load (int): what it weighs in kg\n    \"\"\"\n",
+    },
+    check: Check::Comment(untyped),
+};
+
+/// Calls `each` with every parameter that has an entry of its own.
+fn each_matched<'a>(
+    context: &Context<'a>,
+    mut each: impl FnMut(&'a Parameter, &'a crate::model::Entry, &'a crate::model::EntryName),
+) {
+    let Some((signature, pairing)) = context.paired else { return };
+    for paired in &pairing.params.names {
+        if let Match::Is(at) = paired.is {
+            let entry = &context.doc.entries[paired.entry];
+            each(&signature.parameters[at], entry, &entry.names[paired.name]);
+        }
+    }
+}
+
+/// Words that add nothing to a name.
+const FILLERS: &[&str] = &["the", "a", "an", "this", "of", "given", "specified", "value", "parameter", "s"];
+
+fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
+    each_matched(context, |parameter, entry, name| {
+        let text = context.text_of(entry);
+        let said: Vec<String> = split_words(&text).into_iter().filter(|w| !FILLERS.contains(&w.as_str())).collect();
+        if text.trim().is_empty() || said.len() > 5 || text.contains(['{', '<', '`', '(', '.', '=']) && said.len() > 1 {
+            return;
+        }
+        let mut known = split_words(name.name.as_str());
+        known.extend(parameter.ty.map(|ty| split_words(context.slice(ty))).unwrap_or_default());
+        if said.iter().all(|word| known.iter().any(|k| k == word || k.strip_suffix('s') == Some(word))) {
+            let message = format!("the entry for `{}` only says its name again; say what it is for", name.name);
+            let span = entry.text.unwrap_or(name.span);
+            findings.report(span, name.name.as_str(), message).related(parameter.span, "the parameter").done();
+        }
+    });
+}
+
+fn wrong_type(context: &Context<'_>, findings: &mut Findings<'_>) {
+    each_matched(context, |parameter, entry, name| {
+        let (Some(stated), Some(declared)) = (entry.ty, parameter.ty) else { return };
+        let (said, is) = (context.slice(stated), context.slice(declared));
+        if types::contradict(context.file.language.type_words, said, is) {
+            let message = format!("`{}` is `{is}` in the signature and `{said}` here; correct one of them", name.name);
+            findings.report(stated, name.name.as_str(), message).related(declared, "the signature's type").done();
+        }
+    });
+}
+
+fn optional(context: &Context<'_>, findings: &mut Findings<'_>) {
+    each_matched(context, |parameter, entry, name| {
+        let place = entry.ty.unwrap_or(name.span);
+        if entry.optional && !parameter.optional {
+            let message = format!("`{}` is marked optional and the signature requires it; remove the mark", name.name);
+            findings.report(place, name.name.as_str(), message).related(parameter.span, "no default here").done();
+            return;
+        }
+        let (Some(stated), Some(declared)) = (entry.default, parameter.default) else { return };
+        let (said, is) = (context.slice(stated), context.slice(declared));
+        if other_literal(said, is) {
+            let message = format!("`{}` defaults to `{is}` in the signature and to `{said}` here; correct one", name.name);
+            findings.report(stated, name.name.as_str(), message).related(declared, "the signature's default").done();
+        }
+    });
+}
+
+/// Tells whether two texts are literals that surely differ.
+fn other_literal(said: &str, is: &str) -> bool {
+    let bare = |text: &str| text.trim().trim_end_matches('.').trim_matches(['`', '"', '\'']).to_owned();
+    let (left, right) = (bare(said), bare(is));
+    if let (Ok(left), Ok(right)) = (left.parse::<f64>(), right.parse::<f64>()) {
+        return (left - right).abs() > f64::EPSILON * left.abs().max(right.abs());
+    }
+    let word = |text: &str| matches!(text, "True" | "False" | "true" | "false");
+    let number = |text: &str| text.parse::<f64>().is_ok();
+    (word(&left) && word(&right) && !left.eq_ignore_ascii_case(&right))
+        || (word(&left) && number(&right) && right != "0" && right != "1")
+}
+
+fn untyped(context: &Context<'_>, findings: &mut Findings<'_>) {
+    if !context.file.language.untyped {
+        return;
+    }
+    each_matched(context, |parameter, entry, name| {
+        if parameter.ty.is_none() && entry.ty.is_none() && entry.kind == EntryKind::Param {
+            let message = format!("`{}` has no type here and none in the signature; give one", name.name);
+            findings.report(name.span, name.name.as_str(), message).related(parameter.span, "the parameter").done();
+        }
+    });
+}
+
+#[cfg(test)]
+mod tests {
+    use super::other_literal;
+
+    #[test]
+    fn only_literals_that_surely_differ_count() {
+        assert!(other_literal("3", "4"));
+        assert!(other_literal("True", "False"));
+        assert!(!other_literal("1e3", "1000.0"));
+        assert!(!other_literal("'kg'", "\"kg\""));
+        assert!(!other_literal("the tare", "2"));
+        assert!(!other_literal("None", "0"));
+    }
+}

@@ -1,0 +1,25 @@
+//! What could not be read.
+
+use super::rule::{Check, Example, Rule};
+use super::{FileContext, Findings};
+use crate::model::{Level, RuleId};
+
+pub(super) static PARTIAL: Rule = Rule {
+    id: RuleId::new("parse.partial"),
+    level: Level::Note,
+    says: "part of a file was not understood and so not checked",
+    why: "Silence about it would look like a clean review.",
+    example: Example {
+        language: "java",
+        before: "/** A scale. */\npublic class Scale {\n    int load = = 3;\n}\n",
+        after: "/** A scale. */\nclass Scale {\n    int load = 3;\n}\n",
+    },
+    check: Check::File(partial),
+};
+
+fn partial(file: &FileContext<'_>, findings: &mut Findings<'_>) {
+    for &span in &file.outline.unparsed {
+        let message = "this was not understood and not checked; the rest of the file was".to_owned();
+        findings.report(span, "", message).done();
+    }
+}

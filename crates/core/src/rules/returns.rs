@@ -1,0 +1,182 @@
+//! Entries for what comes back.
+
+use super::rule::{Check, Example, Rule};
+use super::{Context, Findings};
+use crate::model::{Answer, Entry, EntryKind, Kind, Level, RuleId};
+use crate::text::{is_wordless, split_words};
+use crate::types;
+
+pub(super) static MISSING: Rule = Rule {
+    id: RuleId::new("returns.missing"),
+    level: Level::Warning,
+    says: "a value comes back, the comment owes an entry for it and has none",
+    why: "Callers cannot tell what the value means, or what it is in special cases.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @param crate the tag of the crate\n */\npublic int weigh(int crate) { return 0; }\n",
+        after: "/**\n * Weighs a crate.\n *\n * @param crate the tag of the crate\n * @return the net load in kg\n */\npublic int weigh(int crate) { return 0; }\n",
+    },
+    check: Check::Comment(missing),
+};
+
+pub(super) static UNEXPECTED: Rule = Rule {
+    id: RuleId::new("returns.unexpected"),
+    level: Level::Error,
+    says: "there is an entry for a value, and none ever comes back",
+    why: "It promises something that callers will look for in vain.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @return the net load in kg\n */\npublic void weigh() {}\n",
+        after: "/**\n * Weighs a crate.\n */\npublic void weigh() {}\n",
+    },
+    check: Check::Comment(unexpected),
+};
+
+pub(super) static REPEATED: Rule = Rule {
+    id: RuleId::new("returns.repeated"),
+    level: Level::Error,
+    says: "there are two entries for what comes back",
+    why: "Readers see one of them, and nobody knows which one is right.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @return the net load in kg\n * @return the gross load in kg\n */\npublic int weigh() { return 0; }\n",
+        after: "/**\n * Weighs a crate.\n *\n * @return the net load in kg\n */\npublic int weigh() { return 0; }\n",
+    },
+    check: Check::Comment(repeated),
+};
+
+pub(super) static EMPTY: Rule = Rule {
+    id: RuleId::new("returns.empty"),
+    level: Level::Warning,
+    says: "the entry has neither description nor type",
+    why: "It looks documented and tells nothing.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @return\n */\npublic int weigh() { return 0; }\n",
+        after: "/**\n * Weighs a crate.\n *\n * @return the net load in kg\n */\npublic int weigh() { return 0; }\n",
+    },
+    check: Check::Comment(empty),
+};
+
+pub(super) static ECHO: Rule = Rule {
+    id: RuleId::new("returns.echo"),
+    level: Level::Note,
+    says: "the entry only says the callable's name or the type again",
+    why: "The reader knows no more than before: say the unit, or what the value is in special cases.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @return the int\n */\npublic int weigh() { return 0; }\n",
+        after: "/**\n * Weighs a crate.\n *\n * @return the net load in kg, 0 for an empty crate\n */\npublic int weigh() { return 0; }\n",
+    },
+    check: Check::Comment(echo),
+};
+
+pub(super) static TYPE: Rule = Rule {
+    id: RuleId::new("returns.type"),
+    level: Level::Error,
+    says: "the stated type contradicts the one in the signature",
+    why: "One of the two is wrong, and callers believe the comment.",
+    example: Example {
+        language: "python",
+        before: "def weigh() -> int:\n    \"\"\"Weigh a crate.\n\n    Returns:\n        str: the net load in kg\n    \"\"\"\n    return 0\n",
+        after: "def weigh() -> int:\n    \"\"\"Weigh a crate.\n\n    Returns:\n        int: the net load in kg\n    \"\"\"\n    return 0\n",
+    },
+    check: Check::Comment(wrong_type),
+};
+
+fn entries<'a>(context: &Context<'a>) -> impl Iterator<Item = &'a Entry> {
+    context.doc.entries_of(EntryKind::Returns)
+}
+
+fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
+    if !context.debt.returns || context.doc.has(EntryKind::Returns) || context.doc.has(EntryKind::Yields) {
+        return;
+    }
+    let declaration = context.declaration();
+    let entry = context.spell(EntryKind::Returns, "");
+    let message = format!("`{}` gives back a value and the comment does not say which; add `{entry}`", declaration.name);
+    let report = findings.report(declaration.name_span, "", message);
+    match declaration.signature.returns.ty {
+        Some(ty) => report.related(ty, "what comes back").related(context.doc.span, "this comment").done(),
+        None => report.related(context.doc.span, "this comment").done(),
+    }
+}
+
+/// Texts that only say that nothing comes back.
+const NOTHING: &[&str] = &["void", "none", "nothing", "null", "undefined", "nil", "unit", "n/a", "no value", "no return value"];
+
+fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
+    let text = context.text_of(entry).to_lowercase();
+    let ty = entry.ty.map(|ty| context.slice(ty).to_lowercase()).unwrap_or_default();
+    let bare = |text: &str| text.trim_matches(|c: char| !c.is_alphanumeric()).to_owned();
+    let first_part = text.split(['.', ',', ';']).next().unwrap_or_default();
+    NOTHING.contains(&bare(&ty).as_str())
+        || NOTHING.contains(&bare(&text).as_str())
+        || (ty.is_empty() && NOTHING.contains(&bare(first_part).as_str()))
+}
+
+fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let declaration = context.declaration();
+    if !declaration.kind.is_callable() || declaration.signature.returns.value != Answer::No {
+        return;
+    }
+    let Some(entry) = entries(context).find(|entry| !says_nothing_comes(context, entry)) else { return };
+    let what = if declaration.kind == Kind::Constructor { "a constructor gives" } else { "the code gives" };
+    let spelt = context.spell(EntryKind::Returns, "");
+    let message = format!("`{spelt}` promises a value, and {what} none back; remove the entry");
+    let place = declaration.signature.returns.ty.unwrap_or(declaration.name_span);
+    findings.report(entry.tag, "", message).related(place, "nothing comes back").done();
+}
+
+fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let mut all = entries(context);
+    let (Some(first), Some(second)) = (all.next(), all.next()) else { return };
+    let message = "what comes back has a second entry; keep one of the two".to_owned();
+    findings.report(second.tag, "", message).related(first.tag, "the first entry").done();
+}
+
+fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
+    for entry in entries(context).filter(|entry| entry.ty.is_none()) {
+        let said = entry.text.is_some_and(|span| !is_wordless(context.slice(span)) || context.slice(span).len() > 2);
+        if !said {
+            let message = "the entry for what comes back says nothing; describe the value or remove it".to_owned();
+            findings.report(entry.tag, "", message).done();
+        }
+    }
+}
+
+const FILLERS: &[&str] = &["the", "a", "an", "this", "of", "value", "result", "returns", "return", "s"];
+
+fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let declaration = context.declaration();
+    if declaration.signature.returns.value != Answer::Yes {
+        return;
+    }
+    for entry in entries(context) {
+        let text = context.text_of(entry);
+        let said: Vec<String> = split_words(&text).into_iter().filter(|w| !FILLERS.contains(&w.as_str())).collect();
+        if text.trim().is_empty() || said.len() > 4 || text.contains(['{', '<', '`', '(', '=']) {
+            continue;
+        }
+        let mut known = split_words(declaration.name.as_str());
+        known.retain(|word| !matches!(word.as_str(), "get" | "is" | "has"));
+        known.extend(declaration.signature.returns.ty.map(|ty| split_words(context.slice(ty))).unwrap_or_default());
+        if said.iter().all(|word| known.contains(word)) {
+            let message = "the entry for what comes back only says the name or type again; say what it means".to_owned();
+            findings.report(entry.text.unwrap_or(entry.tag), "", message).done();
+        }
+    }
+}
+
+fn wrong_type(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let returns = &context.declaration().signature.returns;
+    let (Some(declared), Answer::Yes) = (returns.ty, returns.value) else { return };
+    for entry in entries(context) {
+        let Some(stated) = entry.ty else { continue };
+        let (said, is) = (context.slice(stated), context.slice(declared));
+        if types::contradict(context.file.language.type_words, said, is) {
+            let message = format!("`{is}` comes back by the signature and `{said}` by the comment; correct one of them");
+            findings.report(stated, "", message).related(declared, "the signature's type").done();
+        }
+    }
+}

@@ -1,0 +1,152 @@
+//! Entries for exceptions against those that can come out.
+
+use super::rule::{Check, Example, Rule};
+use super::{Context, Findings};
+use crate::debt::is_documented;
+use crate::model::{Answer, Body, EntryKind, Level, Origin, RuleId, Thrown};
+use crate::text::is_wordless;
+
+pub(super) static MISSING: Rule = Rule {
+    id: RuleId::new("throws.missing"),
+    level: Level::Warning,
+    says: "an exception that is declared, or thrown and not caught, has no entry in a comment that owes one",
+    why: "It is the entry most useful to whoever must catch it, and the one most often forgotten.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n */\npublic void weigh(double load) {\n    if (load < 0) throw new IllegalArgumentException();\n}\n",
+        after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n * @throws IllegalArgumentException if the load is negative\n */\npublic void weigh(double load) {\n    if (load < 0) throw new IllegalArgumentException();\n}\n",
+    },
+    check: Check::Comment(missing),
+};
+
+pub(super) static GUARD: Rule = Rule {
+    id: RuleId::new("throws.guard"),
+    level: Level::Note,
+    says: "an exception that only a guard throws (a null check, a precondition) has no entry",
+    why: "Many teams take it for granted; those who do not want it told.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @param crate its tag\n */\npublic void weigh(String crate) {\n    if (crate == null) throw new IllegalArgumentException();\n}\n",
+        after: "/**\n * Weighs a crate.\n *\n * @param crate its tag\n * @throws IllegalArgumentException if there is no tag\n */\npublic void weigh(String crate) {\n    if (crate == null) throw new IllegalArgumentException();\n}\n",
+    },
+    check: Check::Comment(guard),
+};
+
+pub(super) static UNKNOWN: Rule = Rule {
+    id: RuleId::new("throws.unknown"),
+    level: Level::Note,
+    says: "an entry names an exception that is neither declared nor thrown, in a body that calls nothing unknown",
+    why: "Callers write handlers for something that never comes.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @throws IllegalStateException if the scale is off\n */\npublic int weigh() { return 0; }\n",
+        after: "/**\n * Weighs a crate.\n */\npublic int weigh() { return 0; }\n",
+    },
+    check: Check::Comment(unknown),
+};
+
+pub(super) static EMPTY: Rule = Rule {
+    id: RuleId::new("throws.empty"),
+    level: Level::Warning,
+    says: "an entry names an exception and does not say when it is thrown",
+    why: "The condition is what callers need.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @throws java.io.IOException\n */\npublic void weigh() throws java.io.IOException {}\n",
+        after: "/**\n * Weighs a crate.\n *\n * @throws java.io.IOException if the scale does not answer\n */\npublic void weigh() throws java.io.IOException {}\n",
+    },
+    check: Check::Comment(empty),
+};
+
+pub(super) static REPEATED: Rule = Rule {
+    id: RuleId::new("throws.repeated"),
+    level: Level::Note,
+    says: "an exception has two entries with the same text, or one without any",
+    why: "The second says nothing new.",
+    example: Example {
+        language: "java",
+        before: "/**\n * Weighs a crate.\n *\n * @throws java.io.IOException if the scale is off\n * @throws java.io.IOException if the scale is off\n */\npublic void weigh() throws java.io.IOException {}\n",
+        after: "/**\n * Weighs a crate.\n *\n * @throws java.io.IOException if the scale is off\n */\npublic void weigh() throws java.io.IOException {}\n",
+    },
+    check: Check::Comment(repeated),
+};
+
+fn owed<'a>(context: &Context<'a>) -> impl Iterator<Item = &'a Thrown> {
+    let signature = &context.declaration().signature;
+    context.debt.throws.iter().filter_map(|&at| signature.throws.get(at))
+}
+
+fn is_told(context: &Context<'_>, thrown: &Thrown) -> bool {
+    let file = context.file;
+    let kin = (file.language.hierarchy, &file.outline.declarations[..]);
+    is_documented(thrown, context.doc, &context.declaration().signature, kin)
+}
+
+fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
+    for thrown in owed(context).filter(|thrown| matches!(thrown.origin, Origin::Declared | Origin::Body)) {
+        if is_told(context, thrown) {
+            continue;
+        }
+        let entry = context.spell(EntryKind::Throws, thrown.ty.as_str());
+        let how = if thrown.origin == Origin::Declared { "is declared" } else { "is thrown here" };
+        let message = format!("`{}` {how} and the comment does not say when; add `{entry}`", thrown.ty);
+        findings.report(thrown.span, thrown.ty.as_str(), message).related(context.doc.span, "this comment").done();
+    }
+}
+
+fn guard(context: &Context<'_>, findings: &mut Findings<'_>) {
+    for thrown in owed(context).filter(|thrown| thrown.origin == Origin::Guard && !is_told(context, thrown)) {
+        let entry = context.spell(EntryKind::Throws, thrown.ty.as_str());
+        let message = format!("this guard throws `{}` and the comment does not say so; add `{entry}`", thrown.ty);
+        findings.report(thrown.span, thrown.ty.as_str(), message).related(context.doc.span, "this comment").done();
+    }
+}
+
+fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let declaration = context.declaration();
+    let signature = &declaration.signature;
+    let clear = declaration.kind.is_callable()
+        && declaration.body == Body::Present
+        && !(signature.opaque || signature.throws_unknown || signature.returns.yields);
+    if !clear {
+        return;
+    }
+    let (language, local) = (context.file.language, &context.file.outline.declarations[..]);
+    for name in context.doc.entries_of(EntryKind::Throws).flat_map(|entry| &entry.names) {
+        let documented = name.name.as_str();
+        let thrown = signature.throws.iter().any(|thrown| {
+            language.hierarchy.is_subtype(thrown.ty.as_str(), documented, local) != Answer::No
+                || language.hierarchy.is_subtype(documented, thrown.ty.as_str(), local) == Answer::Yes
+        });
+        if thrown || language.ambient.contains(&documented) {
+            continue;
+        }
+        let spelt = context.spell(EntryKind::Throws, documented);
+        let message = format!("`{spelt}` names an exception that the code never throws; remove the entry");
+        findings.report(name.span, documented, message).related(declaration.name_span, "nothing throws it").done();
+    }
+}
+
+fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
+    for entry in context.doc.entries_of(EntryKind::Throws) {
+        let Some(name) = entry.name() else { continue };
+        if entry.text.is_none_or(|span| is_wordless(context.slice(span))) {
+            let message = format!("the entry for `{}` does not say when it is thrown; add the condition", name.name);
+            findings.report(name.span, name.name.as_str(), message).done();
+        }
+    }
+}
+
+fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let entries: Vec<_> = context.doc.entries_of(EntryKind::Throws).collect();
+    for (at, entry) in entries.iter().enumerate() {
+        let Some(name) = entry.name() else { continue };
+        let text = context.text_of(entry);
+        let same = entries[..at].iter().find(|other| {
+            other.name().is_some_and(|n| n.name == name.name) && (text.is_empty() || context.text_of(other) == text)
+        });
+        let Some(first) = same else { continue };
+        let message = format!("`{}` has a second entry that says nothing new; keep one of the two", name.name);
+        findings.report(name.span, name.name.as_str(), message).related(first.place(), "the first entry").done();
+    }
+}

@@ -1,0 +1,156 @@
+//! The shape of `vinequill.toml`.
+
+use std::collections::BTreeMap;
+
+use serde::Deserialize;
+
+use super::ConfigError;
+use crate::model::{Excuse, Level, Surface};
+use crate::reading::{Demand, Owe};
+
+/// A sort of declarations that may be asked for comments.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Deserialize, schemars::JsonSchema)]
+#[serde(rename_all = "kebab-case")]
+pub enum Ask {
+    /// Types.
+    Types,
+    /// Functions, methods, constructors, operators, function-like macros.
+    Callables,
+    /// Fields, properties, constants.
+    Fields,
+}
+
+/// One configuration file, as written.
+#[derive(Clone, Debug, Default, PartialEq, Deserialize, schemars::JsonSchema)]
+#[serde(rename_all = "kebab-case", deny_unknown_fields)]
+pub struct Config {
+    /// Folders and files to review when none are named.
+    #[serde(default)]
+    pub paths: Vec<String>,
+    /// Globs of paths to leave out.
+    #[serde(default)]
+    pub exclude: Vec<String>,
+    /// How far declarations are asked for comments.
+    pub surface: Option<Surface>,
+    /// What is asked for comments.
+    pub ask: Option<Vec<Ask>>,
+    /// What is excused.
+    pub excuse: Option<Vec<Excuse>>,
+    /// The level from which a finding fails the run.
+    pub fail_on: Option<Level>,
+    /// The share of bytes, in percent, that may stay without being understood.
+    pub max_unparsed: Option<f64>,
+    /// The size, in bytes, from which a file is left unread.
+    pub max_file_size: Option<u64>,
+    /// The encoding of files that are not UTF-8 and have no byte order mark.
+    pub encoding: Option<String>,
+    /// Levels by rule or `subject.*`.
+    #[serde(default)]
+    pub rules: BTreeMap<String, Level>,
+    /// Floors.
+    #[serde(default)]
+    pub coverage: CoverageConfig,
+    /// How comments are drafted.
+    #[serde(default)]
+    pub draft: DraftConfig,
+    /// What is different in one language.
+    #[serde(default)]
+    pub languages: BTreeMap<String, LanguageConfig>,
+}
+
+/// The table `[coverage]`.
+#[derive(Clone, Debug, Default, PartialEq, Deserialize, schemars::JsonSchema)]
+#[serde(rename_all = "kebab-case", deny_unknown_fields)]
+pub struct CoverageConfig {
+    /// The least share of described declarations, in percent.
+    pub floor: Option<f64>,
+    /// The least share of complete declarations, in percent.
+    pub complete_floor: Option<f64>,
+}
+
+/// The table `[draft]`.
+#[derive(Clone, Debug, Default, PartialEq, Deserialize, schemars::JsonSchema)]
+#[serde(rename_all = "kebab-case", deny_unknown_fields)]
+pub struct DraftConfig {
+    /// What stands where a person should write.
+    pub placeholder: Option<String>,
+}
+
+/// The table of one language.
+#[derive(Clone, Debug, Default, PartialEq, Deserialize, schemars::JsonSchema)]
+#[serde(rename_all = "kebab-case", deny_unknown_fields)]
+pub struct LanguageConfig {
+    /// The notation of its comments.
+    pub notation: Option<String>,
+    /// What its comments owe.
+    pub demand: Option<DemandConfig>,
+    /// How far its declarations are asked for comments.
+    pub surface: Option<Surface>,
+    /// What is asked for comments.
+    pub ask: Option<Vec<Ask>>,
+    /// What is excused.
+    pub excuse: Option<Vec<Excuse>>,
+    /// Tags known besides the notation's own.
+    #[serde(default)]
+    pub tags: Vec<String>,
+    /// Whether every tag that is not known is reported, not only one near to a known one.
+    #[serde(default)]
+    pub tags_closed: bool,
+    /// Levels by rule or `subject.*`.
+    #[serde(default)]
+    pub rules: BTreeMap<String, Level>,
+    /// File name endings, in place of the language's own.
+    pub endings: Option<Vec<String>>,
+    /// The encoding of its files that are not UTF-8 and have no byte order mark.
+    pub encoding: Option<String>,
+}
+
+/// What comments owe: one word for all subjects, or a word each.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Deserialize, schemars::JsonSchema)]
+#[serde(untagged)]
+pub enum DemandConfig {
+    /// The same for all subjects; type parameters are owed once started.
+    All(Owe),
+    /// A word each; a subject that is not named stays as it was.
+    Each(PlainDemand),
+}
+
+/// A demand by subject.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Deserialize, schemars::JsonSchema)]
+#[serde(rename_all = "kebab-case", deny_unknown_fields)]
+pub struct PlainDemand {
+    /// Parameters.
+    pub param: Option<Owe>,
+    /// Type parameters.
+    pub typeparam: Option<Owe>,
+    /// What comes back, yielded values included.
+    pub returns: Option<Owe>,
+    /// Exceptions.
+    pub throws: Option<Owe>,
+}
+
+impl DemandConfig {
+    /// Returns `before` with what is said here in its place.
+    #[must_use]
+    pub fn over(self, before: Demand) -> Demand {
+        match self {
+            Self::All(owe) => Demand::of(owe),
+            Self::Each(each) => Demand {
+                param: each.param.unwrap_or(before.param),
+                typeparam: each.typeparam.unwrap_or(before.typeparam),
+                returns: each.returns.unwrap_or(before.returns),
+                throws: each.throws.unwrap_or(before.throws),
+            },
+        }
+    }
+}
+
+impl Config {
+    /// Parses the text of a configuration file.
+    ///
+    /// # Errors
+    /// [`ConfigError`] with the line when the text is no TOML, or has a key or value that is not known.
+    pub fn parse(text: &str) -> Result<Self, ConfigError> {
+        toml::from_str(text).map_err(|error| ConfigError::of_toml(text, &error))
+    }
+}

@@ -1,0 +1,70 @@
+//! What can be wrong with a configuration.
+
+use crate::text::{Span, nearest};
+
+/// A mistake in a configuration.
+#[derive(Debug, Clone, PartialEq, Eq, thiserror::Error)]
+#[non_exhaustive]
+pub enum ConfigError {
+    /// The text does not parse, or has an unknown key or value.
+    #[error("line {line}: {reason}")]
+    Text {
+        /// The line, from 1.
+        line: u32,
+        /// What is wrong there.
+        reason: String,
+    },
+    /// A rule or pattern names nothing.
+    #[error("no rule is named `{name}`{}", hint(.nearest.as_deref()))]
+    UnknownRule {
+        /// What was written.
+        name: String,
+        /// What probably was meant.
+        nearest: Option<String>,
+    },
+    /// A language is not known.
+    #[error("no language is named `{name}`{}", hint(.nearest.as_deref()))]
+    UnknownLanguage {
+        /// What was written.
+        name: String,
+        /// What probably was meant.
+        nearest: Option<String>,
+    },
+    /// A notation is not one that the language accepts.
+    #[error("`{notation}` is no notation of {language}; it takes {accepted}")]
+    UnknownNotation {
+        /// What was written.
+        notation: String,
+        /// The language.
+        language: String,
+        /// What it takes.
+        accepted: String,
+    },
+}
+
+fn hint(nearest: Option<&str>) -> String {
+    nearest.map(|nearest| format!("; did you mean `{nearest}`?")).unwrap_or_default()
+}
+
+impl ConfigError {
+    /// Turns an error of the TOML reader into one with line and nearest key.
+    pub(super) fn of_toml(text: &str, error: &toml::de::Error) -> Self {
+        let line = error.span().map_or(1, |span| text[..span.start.min(text.len())].matches('\n').count() + 1);
+        let line = Span::of(line, line).start;
+        let message = error.message();
+        let mut quoted = message.split('`').skip(1).step_by(2);
+        let reason = match (message.starts_with("unknown "), quoted.next()) {
+            (true, Some(found)) => {
+                let expected: Vec<&str> = quoted.collect();
+                let what = if message.starts_with("unknown field") { "key" } else { "value" };
+                let meant = nearest(found, expected.iter().copied());
+                match meant {
+                    Some(meant) => format!("unknown {what} `{found}`; did you mean `{meant}`?"),
+                    None => format!("unknown {what} `{found}`; known are {}", expected.join(", ")),
+                }
+            }
+            _ => message.lines().next().unwrap_or_default().to_owned(),
+        };
+        Self::Text { line, reason }
+    }
+}

@@ -1,0 +1,53 @@
+//! Which level a rule has.
+
+use crate::model::{Level, RuleId};
+
+/// A level for a rule, for `subject.*`, or for `*`.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct LevelSetting {
+    /// The rule or pattern.
+    pub pattern: String,
+    /// The level.
+    pub level: Level,
+}
+
+impl LevelSetting {
+    fn matches(&self, rule: RuleId) -> bool {
+        match self.pattern.strip_suffix('*') {
+            Some(prefix) => rule.as_str().starts_with(prefix),
+            None => self.pattern == rule.as_str(),
+        }
+    }
+}
+
+/// Returns the level of a rule: of one layer the most specific setting wins (of equals the last), and a
+/// later layer wins over an earlier one.
+#[must_use]
+pub fn level_of(rule: RuleId, default: Level, layers: &[Vec<LevelSetting>]) -> Level {
+    let mut level = default;
+    for layer in layers {
+        let found = layer.iter().filter(|setting| setting.matches(rule)).max_by_key(|s| s.pattern.len());
+        if let Some(setting) = found {
+            level = setting.level;
+        }
+    }
+    level
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    fn set(pattern: &str, level: Level) -> LevelSetting {
+        LevelSetting { pattern: pattern.to_owned(), level }
+    }
+
+    #[test]
+    fn the_most_specific_setting_of_the_last_layer_wins() {
+        let rule = RuleId::new("param.empty");
+        let file = vec![set("param.empty", Level::Note), set("param.*", Level::Error)];
+        assert_eq!(level_of(rule, Level::Warning, &[file.clone()]), Level::Note);
+        let option = vec![set("param.*", Level::None)];
+        assert_eq!(level_of(rule, Level::Warning, &[file, option]), Level::None);
+    }
+}

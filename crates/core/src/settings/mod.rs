@@ -1,0 +1,11 @@
+//! What a project or a person asks for: configuration text to settings, each table beside its type.
+
+mod config;
+mod error;
+mod levels;
+mod resolve;
+
+pub use config::{Ask, Config, CoverageConfig, DemandConfig, DraftConfig, LanguageConfig, PlainDemand};
+pub use error::ConfigError;
+pub use levels::{LevelSetting, level_of};
+pub use resolve::{Known, LanguageSettings, Overrides, Settings};

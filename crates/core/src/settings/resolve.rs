@@ -1,0 +1,202 @@
+//! Default < file < option, in one place.
+
+use std::collections::BTreeMap;
+
+use super::config::{Ask, Config, LanguageConfig};
+use super::levels::{LevelSetting, level_of};
+use super::{ConfigError, DemandConfig};
+use crate::model::{Excuse, LanguageId, Level, NotationId, RuleId, Surface};
+use crate::reading::{Demand, Language, Owe};
+use crate::text::nearest;
+
+/// What the registries know: settings are checked against it.
+#[derive(Clone, Copy)]
+pub struct Known<'a> {
+    /// Languages.
+    pub languages: &'a [&'static Language],
+    /// Rules with their default levels.
+    pub rules: &'a [(RuleId, Level)],
+}
+
+/// What was asked for on the command line or by an editor.
+#[derive(Clone, Debug, Default)]
+pub struct Overrides {
+    /// How far declarations are asked for comments.
+    pub surface: Option<Surface>,
+    /// What comments owe, of all subjects.
+    pub demand: Option<Owe>,
+    /// Levels, in order.
+    pub levels: Vec<LevelSetting>,
+}
+
+/// The merged meaning of all that was asked for.
+#[derive(Clone, Debug)]
+pub struct Settings {
+    languages: BTreeMap<&'static str, LanguageSettings>,
+    /// The level from which a finding fails the run.
+    pub fail_on: Level,
+    /// The share of bytes, in percent, that may stay without being understood.
+    pub max_unparsed: f64,
+    /// The size in bytes from which a file is left unread.
+    pub max_file_size: u64,
+    /// The least share of described declarations, in percent.
+    pub floor: Option<f64>,
+    /// The least share of complete declarations, in percent.
+    pub complete_floor: Option<f64>,
+    /// What stands where a person should write.
+    pub placeholder: String,
+}
+
+/// What holds for one language.
+#[derive(Clone, Debug)]
+pub struct LanguageSettings {
+    /// How far declarations are asked for comments.
+    pub surface: Surface,
+    /// What comments owe.
+    pub demand: Demand,
+    /// The notation that is asked for, where one is.
+    pub notation: Option<NotationId>,
+    /// What is asked for comments.
+    pub ask: Vec<Ask>,
+    /// What is excused.
+    pub excuse: Vec<Excuse>,
+    /// Tags known besides the notation's own.
+    pub tags: Vec<String>,
+    /// Whether every unknown tag is reported.
+    pub tags_closed: bool,
+    /// What stands where a person should write.
+    pub placeholder: String,
+    /// File name endings, in place of the language's own.
+    pub endings: Option<Vec<String>>,
+    /// The encoding of files that do not tell.
+    pub encoding: Option<String>,
+    levels: BTreeMap<RuleId, Level>,
+}
+
+/// The size from which a file is left unread unless configured otherwise: 8 MB.
+const MAX_FILE_SIZE: u64 = 8_000_000;
+
+const EXCUSES: &[Excuse] = &[
+    Excuse::Overrides,
+    Excuse::Conventional,
+    Excuse::EmptyConstructors,
+    Excuse::EnumMembers,
+    Excuse::Tests,
+    Excuse::Generated,
+    Excuse::Main,
+];
+
+impl Settings {
+    /// Merges defaults, a configuration and what was asked for besides.
+    ///
+    /// # Errors
+    /// [`ConfigError`] when a rule, language or notation is named that is not known.
+    pub fn resolve(config: &Config, overrides: &Overrides, known: Known<'_>) -> Result<Self, ConfigError> {
+        for name in config.languages.keys() {
+            check_language(name, known)?;
+        }
+        check_patterns(config.rules.keys().map(String::as_str), known)?;
+        check_patterns(overrides.levels.iter().map(|setting| setting.pattern.as_str()), known)?;
+        let placeholder = config.draft.placeholder.clone().unwrap_or_else(|| "TODO: describe".to_owned());
+        let mut languages = BTreeMap::new();
+        for language in known.languages {
+            let own = config.languages.get(language.id.as_str()).cloned().unwrap_or_default();
+            let settings = language_settings(language, &own, (config, overrides), (known, &placeholder))?;
+            languages.insert(language.id.as_str(), settings);
+        }
+        Ok(Self {
+            languages,
+            fail_on: config.fail_on.unwrap_or(Level::Warning),
+            max_unparsed: config.max_unparsed.unwrap_or(2.0),
+            max_file_size: config.max_file_size.unwrap_or(MAX_FILE_SIZE),
+            floor: config.coverage.floor,
+            complete_floor: config.coverage.complete_floor,
+            placeholder,
+        })
+    }
+
+    /// Returns what holds for a language of the registry.
+    ///
+    /// # Panics
+    /// When the language was not in the registry that these settings were resolved with.
+    #[must_use]
+    pub fn language(&self, id: LanguageId) -> &LanguageSettings {
+        &self.languages[id.as_str()]
+    }
+}
+
+impl LanguageSettings {
+    /// Returns the level of a rule.
+    #[must_use]
+    pub fn level(&self, rule: RuleId) -> Level {
+        self.levels.get(&rule).copied().unwrap_or(Level::None)
+    }
+}
+
+fn language_settings(
+    language: &Language,
+    own: &LanguageConfig,
+    (config, overrides): (&Config, &Overrides),
+    (known, placeholder): (Known<'_>, &str),
+) -> Result<LanguageSettings, ConfigError> {
+    check_patterns(own.rules.keys().map(String::as_str), known)?;
+    let demand = match (overrides.demand, own.demand) {
+        (Some(owe), _) => DemandConfig::All(owe).over(language.demand),
+        (None, Some(demand)) => demand.over(language.demand),
+        (None, None) => language.demand,
+    };
+    let mut ask = vec![Ask::Types, Ask::Callables];
+    if language.asks_fields {
+        ask.push(Ask::Fields);
+    }
+    let layers = [levels(&config.rules), levels(&own.rules), overrides.levels.clone()];
+    Ok(LanguageSettings {
+        surface: overrides.surface.or(own.surface).or(config.surface).unwrap_or(Surface::Public),
+        demand,
+        notation: notation(language, own)?,
+        ask: own.ask.clone().or_else(|| config.ask.clone()).unwrap_or(ask),
+        excuse: own.excuse.clone().or_else(|| config.excuse.clone()).unwrap_or_else(|| EXCUSES.to_vec()),
+        tags: own.tags.clone(),
+        tags_closed: own.tags_closed,
+        placeholder: placeholder.to_owned(),
+        endings: own.endings.clone(),
+        encoding: own.encoding.clone().or_else(|| config.encoding.clone()),
+        levels: known.rules.iter().map(|&(id, default)| (id, level_of(id, default, &layers))).collect(),
+    })
+}
+
+fn levels(rules: &BTreeMap<String, Level>) -> Vec<LevelSetting> {
+    rules.iter().map(|(pattern, &level)| LevelSetting { pattern: pattern.clone(), level }).collect()
+}
+
+fn notation(language: &Language, own: &LanguageConfig) -> Result<Option<NotationId>, ConfigError> {
+    let Some(name) = &own.notation else { return Ok(None) };
+    let found = language.notations.iter().copied().find(|id| id.as_str() == name);
+    found.map(Some).ok_or_else(|| ConfigError::UnknownNotation {
+        notation: name.clone(),
+        language: language.label.to_owned(),
+        accepted: language.notations.iter().map(|id| format!("`{id}`")).collect::<Vec<_>>().join(", "),
+    })
+}
+
+fn check_language(name: &str, known: Known<'_>) -> Result<(), ConfigError> {
+    let ids = known.languages.iter().map(|language| language.id.as_str());
+    if ids.clone().any(|id| id == name) {
+        return Ok(());
+    }
+    Err(ConfigError::UnknownLanguage { name: name.to_owned(), nearest: nearest(name, ids).map(str::to_owned) })
+}
+
+fn check_patterns<'a>(patterns: impl Iterator<Item = &'a str>, known: Known<'_>) -> Result<(), ConfigError> {
+    for pattern in patterns {
+        let found = match pattern.strip_suffix('*') {
+            Some(prefix) => known.rules.iter().any(|(id, _)| id.as_str().starts_with(prefix)),
+            None => known.rules.iter().any(|(id, _)| id.as_str() == pattern),
+        };
+        if !found {
+            let near = nearest(pattern, known.rules.iter().map(|(id, _)| id.as_str())).map(str::to_owned);
+            return Err(ConfigError::UnknownRule { name: pattern.to_owned(), nearest: near });
+        }
+    }
+    Ok(())
+}

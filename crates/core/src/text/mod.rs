@@ -1,0 +1,15 @@
+//! Text, places in it, and changes to it. The lowest room of the house: knows nothing of languages.
+
+mod edit;
+mod lines;
+mod prose;
+mod source;
+mod span;
+mod words;
+
+pub use edit::{Edit, EditError, Edits};
+pub use lines::{LineIndex, Position};
+pub use prose::{first_sentence_end, has_second_sentence, is_wordless};
+pub use source::Source;
+pub use span::Span;
+pub use words::{nearest, near, split_words};

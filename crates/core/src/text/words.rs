@@ -1,0 +1,91 @@
+//! Names as words: how near two are, and what a name is made of.
+
+/// Tells whether two names are near enough that one may be a misspelling of the other.
+///
+/// Case and underscores are set aside; a transposition counts one. The distance may be 1 up to four
+/// letters, 2 up to eight, and a third of the longer name beyond.
+#[must_use]
+pub fn near(left: &str, right: &str) -> bool {
+    distance(left, right).is_some()
+}
+
+/// Returns the distance of two names when they are near.
+fn distance(left: &str, right: &str) -> Option<usize> {
+    let (left, right) = (plain(left), plain(right));
+    let longer = left.chars().count().max(right.chars().count());
+    let shorter = left.chars().count().min(right.chars().count());
+    let allowed = match longer {
+        0 => return None,
+        1..=4 => 1,
+        5..=8 => 2,
+        more => more / 3,
+    };
+    if longer - shorter > allowed || (shorter == 1 && longer == 1 && left != right) {
+        return None;
+    }
+    let found = strsim::osa_distance(&left, &right);
+    (found <= allowed).then_some(found)
+}
+
+/// Returns the candidate nearest to `name`, if one is near; of equals the first.
+#[must_use]
+pub fn nearest<'n>(name: &str, candidates: impl IntoIterator<Item = &'n str>) -> Option<&'n str> {
+    candidates
+        .into_iter()
+        .filter_map(|candidate| distance(name, candidate).map(|found| (found, candidate)))
+        .min_by_key(|&(found, _)| found)
+        .map(|(_, candidate)| candidate)
+}
+
+fn plain(name: &str) -> String {
+    name.chars().filter(|&c| c != '_').flat_map(char::to_lowercase).collect()
+}
+
+/// Splits a name at case changes, digits, underscores and hyphens into lower-case words.
+#[must_use]
+pub fn split_words(name: &str) -> Vec<String> {
+    let mut words: Vec<String> = Vec::new();
+    let chars: Vec<char> = name.chars().collect();
+    let mut fresh = true;
+    for (at, &c) in chars.iter().enumerate() {
+        if !c.is_alphanumeric() {
+            fresh = true;
+            continue;
+        }
+        let before = at.checked_sub(1).map(|i| chars[i]);
+        let after = chars.get(at + 1);
+        let hump = c.is_uppercase()
+            && (before.is_some_and(|b| b.is_lowercase() || b.is_numeric())
+                || (before.is_some_and(char::is_uppercase) && after.is_some_and(|a| a.is_lowercase())));
+        if fresh || hump {
+            words.push(String::new());
+        }
+        fresh = false;
+        if let Some(word) = words.last_mut() {
+            word.extend(c.to_lowercase());
+        }
+    }
+    words
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn nearness_grows_with_length() {
+        assert!(near("laod", "load"));
+        assert!(near("user_name", "userName"));
+        assert!(!near("cat", "dog"));
+        assert!(!near("a", "b"));
+        assert!(near("arguements", "arguments"));
+        assert!(!near("width", "height"));
+        assert_eq!(nearest("wieght", ["height", "weight"]), Some("weight"));
+    }
+
+    #[test]
+    fn names_split_into_words() {
+        assert_eq!(split_words("parseHTTPHeader_v2"), ["parse", "http", "header", "v2"]);
+        assert_eq!(split_words("__init__"), ["init"]);
+    }
+}

@@ -1,0 +1,14 @@
+//! The disk side: finds files and configuration, reads and writes text in its encoding, runs the core
+//! over many files at once.
+
+mod config;
+mod decode;
+mod run;
+mod walk;
+mod write;
+
+pub use config::{ConfigFailure, Configured, Source as ConfigSource, configure, nearest_project};
+pub use decode::{Decoded, Encoding, ReadFailure, decode, read};
+pub use run::{Reviewed, Unread, Visit, review_files, visit_files};
+pub use walk::{Found, Left, Selection, WalkFailure, find_files};
+pub use write::{WriteFailure, write};

@@ -1,0 +1,191 @@
+//! Finds the files to be read: the repository's own ignore files are respected, what is vendored,
+//! generated or minified is left out and counted.
+
+use std::collections::BTreeMap;
+use std::path::{Path, PathBuf};
+
+use globset::{Glob, GlobSet, GlobSetBuilder};
+use ignore::WalkBuilder;
+use vinequill_core::languages;
+use vinequill_core::reading::Language;
+use vinequill_core::settings::Settings;
+
+/// What to look for.
+#[derive(Clone, Debug, Default)]
+pub struct Selection {
+    /// Only these languages, by id; all when empty.
+    pub languages: Vec<String>,
+    /// Globs of paths, relative to the project, to leave out.
+    pub exclude: Vec<String>,
+    /// Globs that bring back what is left out by default.
+    pub include: Vec<String>,
+}
+
+/// A file to be read.
+#[derive(Clone, Debug)]
+pub struct Found {
+    /// Where it is.
+    pub path: PathBuf,
+    /// Its path relative to the project, with `/`.
+    pub shown: String,
+    /// Its language.
+    pub language: &'static Language,
+    /// It was named itself, not found in a folder.
+    pub named: bool,
+}
+
+/// Files that were left out, by reason.
+#[derive(Clone, Debug, Default, PartialEq, Eq)]
+pub struct Left {
+    /// In folders of other people's code.
+    pub vendored: u64,
+    /// Generated or minified.
+    pub generated: u64,
+    /// By the configuration.
+    pub excluded: u64,
+    /// With endings that no language reads; only when nothing else was found do they matter.
+    pub unknown: BTreeMap<String, u64>,
+}
+
+/// A path or pattern that cannot be used.
+#[derive(Debug, thiserror::Error)]
+#[non_exhaustive]
+pub enum WalkFailure {
+    /// There is nothing at a path.
+    #[error("{}: there is no such file or folder", .0.display())]
+    Missing(PathBuf),
+    /// A glob does not compile.
+    #[error("`{pattern}` is no valid pattern: {source}")]
+    Pattern {
+        /// The pattern.
+        pattern: String,
+        /// Why.
+        source: globset::Error,
+    },
+}
+
+/// Folders of other people's code.
+const VENDORED: &[&str] = &["vendor", "third_party", "node_modules"];
+
+struct Filter<'a> {
+    exclude: GlobSet,
+    include: GlobSet,
+    selection: &'a Selection,
+    settings: &'a Settings,
+}
+
+/// Finds the files under `paths`, sorted by path; also returns what was left out, and folders that could
+/// not be entered.
+///
+/// # Errors
+/// [`WalkFailure`] when a path is not there or a pattern does not compile.
+pub fn find_files(
+    root: &Path,
+    paths: &[PathBuf],
+    selection: &Selection,
+    settings: &Settings,
+) -> Result<(Vec<Found>, Left, Vec<String>), WalkFailure> {
+    let filter = Filter {
+        exclude: globs(&selection.exclude)?,
+        include: globs(&selection.include)?,
+        selection,
+        settings,
+    };
+    let (mut found, mut left, mut refused) = (Vec::new(), Left::default(), Vec::new());
+    for path in paths {
+        if std::fs::symlink_metadata(path).is_err() {
+            return Err(WalkFailure::Missing(path.clone()));
+        }
+        if path.is_file() {
+            take(root, path, true, &filter, (&mut found, &mut left));
+            continue;
+        }
+        let walk = WalkBuilder::new(path)
+            .git_global(false)
+            .git_exclude(false)
+            .require_git(false)
+            .follow_links(false)
+            .build();
+        for entry in walk {
+            match entry {
+                Ok(entry) if entry.file_type().is_some_and(|kind| kind.is_file()) => {
+                    take(root, entry.path(), false, &filter, (&mut found, &mut left));
+                }
+                Ok(_) => {}
+                Err(error) => refused.push(error.to_string()),
+            }
+        }
+    }
+    found.sort_by(|a, b| a.shown.cmp(&b.shown));
+    found.dedup_by(|a, b| a.shown == b.shown);
+    Ok((found, left, refused))
+}
+
+fn globs(patterns: &[String]) -> Result<GlobSet, WalkFailure> {
+    let wrong = |pattern: &str| {
+        let pattern = pattern.to_owned();
+        move |source| WalkFailure::Pattern { pattern, source }
+    };
+    let mut builder = GlobSetBuilder::new();
+    for pattern in patterns {
+        builder.add(Glob::new(pattern).map_err(wrong(pattern))?);
+    }
+    builder.build().map_err(wrong(&patterns.join(", ")))
+}
+
+fn take(root: &Path, path: &Path, named: bool, filter: &Filter<'_>, (found, left): (&mut Vec<Found>, &mut Left)) {
+    let shown = shown_path(root, path);
+    let name = shown.rsplit('/').next().unwrap_or_default();
+    let Some(language) = language_of(name, filter.settings) else {
+        let ending = name.rsplit_once('.').map_or("without an ending", |(_, ending)| ending);
+        *left.unknown.entry(ending.to_owned()).or_default() += 1;
+        return;
+    };
+    let chosen = &filter.selection.languages;
+    if !chosen.is_empty() && !chosen.iter().any(|id| id == language.id.as_str()) {
+        return;
+    }
+    if !named && !filter.include.is_match(&shown) {
+        if filter.exclude.is_match(&shown) {
+            left.excluded += 1;
+            return;
+        }
+        let mut folders = shown.split('/').rev().skip(1);
+        if folders.any(|folder| VENDORED.contains(&folder)) {
+            left.vendored += 1;
+            return;
+        }
+        if is_generated_name(name) {
+            left.generated += 1;
+            return;
+        }
+    }
+    found.push(Found { path: path.to_owned(), shown, language, named });
+}
+
+/// Returns the language of a file name; endings of the configuration come before the languages' own.
+fn language_of(name: &str, settings: &Settings) -> Option<&'static Language> {
+    let lower = name.to_ascii_lowercase();
+    let configured = languages::ALL.iter().copied().find(|language| {
+        let endings = settings.language(language.id).endings.as_ref();
+        endings.is_some_and(|endings| endings.iter().any(|ending| lower.ends_with(&ending.to_ascii_lowercase())))
+    });
+    let own = languages::for_file(name).filter(|language| settings.language(language.id).endings.is_none());
+    configured.or(own)
+}
+
+/// Names that generators give.
+fn is_generated_name(name: &str) -> bool {
+    let lower = name.to_ascii_lowercase();
+    [".min.js", ".min.css", ".designer.cs", ".g.cs", ".g.i.cs", "_pb2.py", "_pb2_grpc.py", ".generated.cs"]
+        .iter()
+        .any(|ending| lower.ends_with(ending))
+}
+
+/// Returns a path relative to the project, with `/` between its parts.
+pub(crate) fn shown_path(root: &Path, path: &Path) -> String {
+    let relative = path.strip_prefix(root).unwrap_or(path);
+    let relative = relative.strip_prefix(".").unwrap_or(relative);
+    let parts: Vec<_> = relative.components().map(|part| part.as_os_str().to_string_lossy()).collect();
+    parts.join("/").replace("//", "/")
+}
