@@ -1,10 +1,11 @@
 //! What a comment that is there still lacks. Nothing that a person wrote is changed.
 
-use super::skeleton::{entries, parameter_names, style, type_parameter_names};
+use super::skeleton::{entries, style};
 use super::{Drafted, Extent};
 use crate::debt::{Debt, is_documented};
 use crate::model::{Carrier, DeclId, DocComment, EntryKind, RawComment};
 use crate::notations::{self, Addition, Lines, Order};
+use crate::pairing::Match;
 use crate::reading::{Demand, Owe};
 use crate::review::{Examined, FileReading, Standings, examine};
 use crate::text::{Edit, Span};
@@ -40,10 +41,7 @@ pub(super) fn complete(
         return Ok(None);
     }
     let lines = Lines::new(file.source, &raw.lines);
-    let order = Order {
-        parameters: &parameter_names(examined.signature),
-        type_parameters: &type_parameter_names(examined.signature),
-    };
+    let order = order(doc, &examined);
     let additions = notation.writer.additions(doc, &lines, &wanted, &order, &style);
     let place = Place::of(file, raw)?;
     let mut edits = place.widened(raw);
@@ -55,6 +53,19 @@ pub(super) fn complete(
     let edits = merged(edits);
     let comment = applied(file, raw.span, &edits);
     Ok(Some(Drafted { declaration: id, edits, comment }))
+}
+
+/// Returns which place of the signature each entry speaks of.
+fn order(doc: &DocComment, examined: &Examined<'_>) -> Order {
+    let mut ranks = vec![None; doc.entries.len()];
+    let sides = [&examined.pairing.params, &examined.pairing.typeparams];
+    for paired in sides.iter().flat_map(|side| &side.names) {
+        if let Match::Is(at) | Match::Renamed(at) = paired.is {
+            let rank: &mut Option<usize> = &mut ranks[paired.entry];
+            *rank = Some(rank.map_or(at, |before| before.min(at)));
+        }
+    }
+    Order(ranks)
 }
 
 /// Takes from a debt what is paid.

@@ -46,16 +46,6 @@ fn new(kind: EntryKind, name: Option<String>, rank: usize) -> NewEntry {
     NewEntry { kind, name, ty: None, optional: false, rank }
 }
 
-/// Returns the names of the parameters in order, as entries spell them.
-pub(super) fn parameter_names(signature: &Signature) -> Vec<String> {
-    signature.parameters.iter().map(|p| p.named().map_or_else(String::new, |name| name.as_str().to_owned())).collect()
-}
-
-/// Returns the names of the type parameters in order.
-pub(super) fn type_parameter_names(signature: &Signature) -> Vec<String> {
-    signature.type_parameters.iter().map(|p| p.name.as_str().to_owned()).collect()
-}
-
 fn shown_name(parameter: &Parameter) -> String {
     match &parameter.name {
         ParamName::Named(name) => name.as_str().to_owned(),

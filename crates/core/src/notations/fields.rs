@@ -45,7 +45,7 @@ impl Writer for FieldWriter {
         doc: &DocComment,
         lines: &Lines<'_>,
         entries: &[NewEntry],
-        order: &Order<'_>,
+        order: &Order,
         style: &WriteStyle,
     ) -> Vec<Addition> {
         let mut out: Vec<Addition> = Vec::new();
@@ -81,21 +81,16 @@ fn starts_mark(doc: &DocComment, row: usize) -> bool {
 }
 
 /// Returns the line behind which an entry goes, and whether it is the first entry there.
-fn place(doc: &DocComment, lines: &Lines<'_>, entry: &NewEntry, order: &Order<'_>) -> (usize, bool) {
-    let rank = |found: &Entry| -> Option<usize> {
-        let names = match entry.kind {
-            EntryKind::Param => order.parameters,
-            EntryKind::TypeParam => order.type_parameters,
-            EntryKind::Returns | EntryKind::Yields | EntryKind::Throws | EntryKind::Property => return Some(0),
-        };
-        names.iter().position(|name| found.names.iter().any(|n| n.name == name.as_str()))
-    };
-    let alike: Vec<&Entry> = doc.entries.iter().filter(|found| found.kind == entry.kind).collect();
-    let before = alike.iter().filter(|found| rank(found).is_some_and(|rank| rank <= entry.rank)).next_back();
+fn place(doc: &DocComment, lines: &Lines<'_>, entry: &NewEntry, order: &Order) -> (usize, bool) {
+    let ranked = matches!(entry.kind, EntryKind::Param | EntryKind::TypeParam);
+    let alike: Vec<(usize, &Entry)> =
+        doc.entries.iter().enumerate().filter(|(_, found)| found.kind == entry.kind).collect();
+    let goes_before = |at: usize| !ranked || order.rank(at).is_some_and(|rank| rank <= entry.rank);
+    let before = alike.iter().filter(|&&(at, _)| goes_before(at)).next_back().map(|&(_, found)| found);
     if let Some(found) = before {
         return (behind(found), false);
     }
-    if let Some(found) = alike.first() {
+    if let Some(&(_, found)) = alike.first() {
         return (ahead(found), false);
     }
     if let Some(found) = doc.entries.iter().filter(|found| found.kind < entry.kind).next_back() {

@@ -227,7 +227,7 @@ impl Writer for GoogleWriter {
         doc: &DocComment,
         lines: &Lines<'_>,
         entries: &[NewEntry],
-        order: &Order<'_>,
+        order: &Order,
         style: &WriteStyle,
     ) -> Vec<Addition> {
         sections::additions(&Items(style), doc, lines, entries, order)

@@ -59,12 +59,16 @@ pub struct NewEntry {
     pub rank: usize,
 }
 
-/// Names in signature order, by which a new entry finds its place among those that are there.
-pub struct Order<'a> {
-    /// Parameters.
-    pub parameters: &'a [String],
-    /// Type parameters.
-    pub type_parameters: &'a [String],
+/// Which place of the signature the entries that are there speak of: for each entry of the comment the
+/// rank of its parameter or type parameter, by which a new one finds its place among them.
+pub struct Order(pub Vec<Option<usize>>);
+
+impl Order {
+    /// Returns the rank of the entry at an index of the comment's entries.
+    #[must_use]
+    pub fn rank(&self, entry: usize) -> Option<usize> {
+        self.0.get(entry).copied().flatten()
+    }
 }
 
 /// Lines to be put into a comment.
@@ -87,7 +91,7 @@ pub trait Writer: Sync {
         doc: &DocComment,
         lines: &Lines<'_>,
         entries: &[NewEntry],
-        order: &Order<'_>,
+        order: &Order,
         style: &WriteStyle,
     ) -> Vec<Addition>;
 

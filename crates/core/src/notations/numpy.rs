@@ -190,7 +190,7 @@ impl Writer for NumpyWriter {
         doc: &DocComment,
         lines: &Lines<'_>,
         entries: &[NewEntry],
-        order: &Order<'_>,
+        order: &Order,
         style: &WriteStyle,
     ) -> Vec<Addition> {
         sections::additions(&Items(style), doc, lines, entries, order)

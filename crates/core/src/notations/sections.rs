@@ -172,7 +172,7 @@ pub(super) fn additions(
     doc: &DocComment,
     lines: &Lines<'_>,
     entries: &[NewEntry],
-    order: &Order<'_>,
+    order: &Order,
 ) -> Vec<Addition> {
     let mut out: Vec<Addition> = Vec::new();
     for group in entries.chunk_by(|a, b| a.kind == b.kind) {
@@ -212,24 +212,21 @@ fn reindented(item: Vec<String>, indent: &str) -> Vec<String> {
     item.into_iter().map(|line| format!("{indent}{}", line.get(own..).unwrap_or_default())).collect()
 }
 
-fn place(doc: &DocComment, section: (u32, u32), entry: &NewEntry, order: &Order<'_>) -> usize {
-    let inside = |found: &&Entry| {
-        found.kind == entry.kind && section.0 <= found.lines.0 && found.lines.0 < section.1
-    };
-    let rank = |found: &Entry| {
-        order.parameters.iter().position(|name| found.names.iter().any(|n| n.name == name.as_str()))
-    };
-    let before = doc
+fn place(doc: &DocComment, section: (u32, u32), entry: &NewEntry, order: &Order) -> usize {
+    let inside: Vec<(usize, &Entry)> = doc
         .entries
         .iter()
-        .filter(inside)
-        .filter(|found| entry.kind != EntryKind::Param || rank(found).is_some_and(|rank| rank <= entry.rank))
-        .next_back();
+        .enumerate()
+        .filter(|(_, found)| found.kind == entry.kind && section.0 <= found.lines.0 && found.lines.0 < section.1)
+        .collect();
+    let goes_before =
+        |at: usize| entry.kind != EntryKind::Param || order.rank(at).is_some_and(|rank| rank <= entry.rank);
+    let before = inside.iter().filter(|&&(at, _)| goes_before(at)).next_back().map(|&(_, found)| found);
     if let Some(found) = before {
         return (found.lines.1 as usize).saturating_sub(1);
     }
-    match doc.entries.iter().find(|found| inside(found)) {
-        Some(first) => (first.lines.0 as usize).saturating_sub(1),
+    match inside.first() {
+        Some((_, first)) => (first.lines.0 as usize).saturating_sub(1),
         None => (section.1 as usize).saturating_sub(1),
     }
 }

@@ -7,7 +7,8 @@ use tree_sitter::{Node, Tree};
 use super::flow::{self, Flow};
 use super::{Action, Grammar, Next, Raised, Table, Token, comments};
 use crate::model::{
-    Answer, Carrier, DeclId, Declaration, Kind, Name, Origin, Outline, RawComment, Surface, Thrown,
+    Answer, Carrier, CommentId, DeclId, Declaration, Kind, Misplaced, Name, Origin, Outline, RawComment, Surface,
+    Thrown,
 };
 use crate::text::{Source, Span};
 
@@ -194,6 +195,15 @@ impl<'t, N: Copy> Walk<'t, N> {
         None
     }
 
+    /// Tells whether the callable around the current node takes a parameter of this name.
+    #[must_use]
+    pub fn takes(&self, name: &str) -> bool {
+        let callable = self.owner().map(|id| self.outline.declaration(id));
+        callable.is_some_and(|callable| {
+            callable.signature.parameters.iter().any(|parameter| parameter.named().is_some_and(|n| n == name))
+        })
+    }
+
     /// Notes that the body around the current node gives back a value, or perhaps does.
     pub fn returns(&mut self, value: Answer) {
         if let Some(flow) = self.flow() {
@@ -270,8 +280,8 @@ impl<'t, N: Copy> Walk<'t, N> {
     }
 
     /// Adds a comment that the language found where the grammar sees code.
-    pub fn add_docstring(&mut self, at: Span, lines: Vec<Span>) -> crate::model::CommentId {
-        let id = crate::model::CommentId(u32::try_from(self.outline.comments.len()).unwrap_or(u32::MAX));
+    pub fn add_docstring(&mut self, at: Span, lines: Vec<Span>) -> CommentId {
+        let id = CommentId(u32::try_from(self.outline.comments.len()).unwrap_or(u32::MAX));
         self.outline.comments.push(RawComment {
             span: at,
             carrier: Carrier::Docstring,
@@ -322,6 +332,7 @@ pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree) -> Out
         }
     }
     walk.leave(0);
+    sort_comments(&mut walk.outline);
     grammar.finish(&mut walk);
     conclude(&mut walk, grammar.serves().hierarchy);
     walk.outline
@@ -368,7 +379,9 @@ fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Nod
     let line_start = source[..node.start_byte()].rfind('\n').map_or(0, |found| found + 1);
     let trailing = !source[line_start..node.start_byte()].trim().is_empty();
     if let Carrier::Lines { mark } = form.carrier {
-        if let Some(last) = walk.outline.comments.last_mut() {
+        // Docstrings are taken ahead of the comments before them.
+        let last = walk.outline.comments.iter_mut().rfind(|comment| comment.carrier != Carrier::Docstring);
+        if let Some(last) = last.filter(|last| last.span.end <= at.start) {
             let gap = &source[last.span.end as usize..node.start_byte()];
             let joined = gap.trim().is_empty() && gap.matches('\n').count() == 1;
             if last.carrier == form.carrier && last.doc == form.doc && joined && !trailing && !last.attached {
@@ -396,6 +409,28 @@ fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Nod
         lines,
     };
     walk.outline.comments.push(comment);
+}
+
+/// Puts comments into source order: docstrings were taken ahead of the comments before them.
+fn sort_comments(outline: &mut Outline) {
+    if outline.comments.is_sorted_by_key(|comment| comment.span.start) {
+        return;
+    }
+    let mut order: Vec<usize> = (0..outline.comments.len()).collect();
+    order.sort_by_key(|&at| outline.comments[at].span.start);
+    let mut new_place = vec![CommentId(0); order.len()];
+    for (new, &old) in order.iter().enumerate() {
+        new_place[old] = CommentId(u32::try_from(new).unwrap_or(u32::MAX));
+    }
+    outline.comments = order.iter().map(|&old| outline.comments[old].clone()).collect();
+    for declaration in &mut outline.declarations {
+        let attached = &mut declaration.comment;
+        attached.doc = attached.doc.map(|id| new_place[id.0 as usize]);
+        attached.misplaced = attached.misplaced.map(|misplaced| match misplaced {
+            Misplaced::Detached(id) => Misplaced::Detached(new_place[id.0 as usize]),
+            Misplaced::Ordinary(id) => Misplaced::Ordinary(new_place[id.0 as usize]),
+        });
+    }
 }
 
 /// Turns what was seen in the bodies into signatures.

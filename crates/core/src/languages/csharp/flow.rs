@@ -33,7 +33,7 @@ pub(super) fn throws(walk: &mut Walk<'_, CSharp>, node: Node<'_>) {
         Some(CSharp::Creation) => {
             let Some(ty) = thrown.child_by_field_name(kinds::TYPE) else { return };
             let name = Name::simple(walk.text(ty));
-            let refuses = condition.is_some_and(|span| refuses_null(walk.source.slice(span)))
+            let refuses = refuses_null(walk, condition)
                 || (walk.kind(node) == Some(CSharp::ThrowExpression) && name == "ArgumentNullException");
             walk.raises(Raised {
                 span: walk.span(ty),

@@ -38,7 +38,7 @@ pub(super) fn throws(walk: &mut Walk<'_, Java>, node: Node<'_>) {
         Some(Java::Creation) => {
             let Some(ty) = thrown.child_by_field_name(kinds::TYPE) else { return };
             let name = Name::simple(walk.text(ty));
-            let only_refuses_null = condition.is_some_and(|span| refuses_null(walk.source.slice(span)));
+            let only_refuses_null = refuses_null(walk, condition);
             walk.raises(Raised {
                 span: walk.span(ty),
                 origin: if only_refuses_null { Origin::Guard } else { Origin::Body },

@@ -124,7 +124,9 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: N
         return;
     };
     let constructor = in_class && matches!(declaration.name.as_str(), "__init__" | "__new__" | "__post_init__");
-    let mut exempt = false;
+    // `__new__` gives back what it makes, and nobody asks it to say so.
+    let makes = declaration.name == "__new__";
+    let mut exempt = makes;
     if constructor {
         declaration.kind = Kind::Constructor;
     } else if in_class && decorators.is_property() {
@@ -135,7 +137,7 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: N
     declaration.signature = Signature {
         parameters: parameters(walk, node, receiver),
         type_parameters: type_parameters(walk, node),
-        returns: Returns { exempt, ..returns(walk, node, constructor) },
+        returns: Returns { exempt, ..returns(walk, node, constructor && !makes) },
         ..Signature::default()
     };
     apply_decorators(&mut declaration, &decorators);

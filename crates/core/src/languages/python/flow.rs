@@ -56,7 +56,7 @@ pub(super) fn raises(walk: &mut Walk<'_, Python>, node: Node<'_>) {
         walk.raises_unknown();
         return;
     }
-    let refuses = condition.is_some_and(|span| refuses_null(walk.source.slice(span)));
+    let refuses = refuses_null(walk, condition);
     walk.raises(Raised {
         ty: Name::new(name),
         span: walk.span(last),

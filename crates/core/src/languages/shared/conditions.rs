@@ -1,32 +1,45 @@
 //! Conditions of simple guards, as text.
 
-/// Tells whether a condition only asks if one thing is null: `load == null`, `null == load`,
+use crate::reading::Walk;
+use crate::text::Span;
+
+/// Tells whether a condition only asks if a parameter of the callable around it is null.
+pub(in crate::languages) fn refuses_null<N: Copy>(walk: &Walk<'_, N>, condition: Option<Span>) -> bool {
+    condition.and_then(|span| tested_for_null(walk.source.slice(span))).is_some_and(|name| walk.takes(name))
+}
+
+/// Returns what a condition asks to be null, where it asks nothing else: `load == null`, `null == load`,
 /// `load is null`, `load is None`.
-pub(in crate::languages) fn refuses_null(condition: &str) -> bool {
+fn tested_for_null(condition: &str) -> Option<&str> {
     let mut text = condition.trim();
     while let Some(inner) = text.strip_prefix('(').and_then(|rest| rest.strip_suffix(')')) {
         text = inner.trim();
     }
     let sides = text.split_once("==").or_else(|| text.split_once(" is "));
-    let Some((left, right)) = sides else { return false };
+    let (left, right) = sides?;
     let (left, right) = (left.trim(), right.trim());
     let null = |side: &str| matches!(side, "null" | "None" | "nil");
     let plain = |side: &str| {
-        !side.is_empty() && side.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '.' | '@'))
+        !side.is_empty() && side.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '@'))
     };
-    (null(right) && plain(left)) || (null(left) && plain(right))
+    match (null(left), null(right)) {
+        (false, true) if plain(left) => Some(left),
+        (true, false) if plain(right) => Some(right),
+        _ => None,
+    }
 }
 
 #[cfg(test)]
 mod tests {
-    use super::refuses_null;
+    use super::tested_for_null;
 
     #[test]
     fn only_plain_null_tests_count() {
-        assert!(refuses_null("(load == null)"));
-        assert!(refuses_null("null == load"));
-        assert!(refuses_null("load is None"));
-        assert!(!refuses_null("load == null || load.isEmpty()"));
-        assert!(!refuses_null("load == 0"));
+        assert_eq!(tested_for_null("(load == null)"), Some("load"));
+        assert_eq!(tested_for_null("null == load"), Some("load"));
+        assert_eq!(tested_for_null("load is None"), Some("load"));
+        assert_eq!(tested_for_null("load == null || load.isEmpty()"), None);
+        assert_eq!(tested_for_null("self.load is None"), None);
+        assert_eq!(tested_for_null("load == 0"), None);
     }
 }
