@@ -154,7 +154,8 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
 
 /// Tells whether a thrown type is documented: itself, or a supertype of it.
 ///
-/// An entry for a type whose kinship is not known answers only when it is no other thrown type's.
+/// An entry for a type whose kinship is not known answers when it is a standard one, from which the thrown
+/// type may well descend, or when it is no other thrown type's.
 #[must_use]
 pub(crate) fn is_documented(
     thrown: &Thrown,
@@ -169,7 +170,10 @@ pub(crate) fn is_documented(
                 match hierarchy.is_subtype(thrown.ty.as_str(), name.name.as_str(), local) {
                     Answer::Yes => true,
                     Answer::No => false,
-                    Answer::Unknown => !signature.throws.iter().any(|other| other.ty == name.name),
+                    Answer::Unknown => {
+                        hierarchy.knows(name.name.as_str())
+                            || !signature.throws.iter().any(|other| other.ty == name.name)
+                    }
                 }
             })
     })

@@ -97,6 +97,7 @@ fn side(doc: &DocComment, kind: EntryKind, slots: &[Slot<'_>], collector: bool) 
         };
         out.names.push(PairedName { entry, name, is });
     }
+    answer_series(doc, kind, &mut out, slots);
     answer_destructured(&mut out, slots);
     pair_near(doc, &mut out, slots);
     pair_remaining(&mut out, slots, collector);
@@ -119,6 +120,15 @@ fn missing(side: &Side, slots: &[Slot<'_>]) -> Vec<usize> {
     (0..slots.len())
         .filter(|&at| side.entry_of[at].is_none() && matches!(slots[at], Slot::Named(_, false)))
         .collect()
+}
+
+/// An entry without a name of its own (`a1, a2, ...`) answers for one parameter that has none.
+fn answer_series(doc: &DocComment, kind: EntryKind, side: &mut Side, slots: &[Slot<'_>]) {
+    for (at, _) in doc.entries.iter().enumerate().filter(|(_, entry)| entry.kind == kind && entry.names.is_empty()) {
+        if let Some(&first) = missing(side, slots).first() {
+            side.entry_of[first] = Some(at);
+        }
+    }
 }
 
 /// One root entry of any name answers for a parameter that is taken apart.

@@ -34,9 +34,8 @@ pub(super) fn complete(
     let style = style(file);
     let wanted = entries(file, examined.signature, &lacking, notation);
     let said = doc.entries.iter().any(|entry| entry.text.is_some());
-    let lone_return = doc.entries.len() == 1 && doc.has(EntryKind::Returns);
     let no_summary = doc.summary.is_none() && !doc.inherits && (said || !wanted.is_empty());
-    let asks_summary = no_summary && standings.is_asked(file, id) && (!lone_return || extent == Extent::Everything);
+    let asks_summary = no_summary && standings.is_asked(file, id);
     if wanted.is_empty() && !asks_summary {
         return Ok(None);
     }

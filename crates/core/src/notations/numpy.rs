@@ -98,6 +98,10 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
             doc.entries.push(found);
             continue;
         }
+        if text.strip_suffix(':').is_some_and(|word| sections::is_title(word)) {
+            // A heading in another notation's form ends the list.
+            break;
+        }
         let (names, ty) = sections::split_colon(text).unwrap_or((text, ""));
         let Some(names) = sections::names(lines, names.trim()) else { continue };
         found.names = names;

@@ -63,6 +63,12 @@ pub(super) fn title(text: &str) -> Option<(&'static str, Option<EntryKind>)> {
     TITLES.iter().find(|(known, ..)| *known == lower).map(|&(_, title, kind)| (title, kind))
 }
 
+/// Tells whether a word is a title, however it is written.
+pub(super) fn is_title(text: &str) -> bool {
+    let lower = text.to_lowercase();
+    TITLES.iter().any(|(known, ..)| *known == lower)
+}
+
 /// Finds the title of entries that a misspelt heading is near to.
 pub(super) fn near_title(text: &str) -> Option<(&'static str, Option<EntryKind>)> {
     if !text.starts_with(char::is_uppercase) || text.len() > 24 || text.len() < 4 || text.contains(' ') {
@@ -98,9 +104,16 @@ pub(super) fn split_colon(text: &str) -> Option<(&str, &str)> {
 /// Reads the names that open an item: `x`, `*args, **kwargs`, `x, y`.
 pub(super) fn names(lines: &Lines<'_>, text: &str) -> Option<Vec<EntryName>> {
     let parts: Vec<&str> = text.split(',').map(str::trim).collect();
+    if parts.contains(&"...") {
+        // `a1, a2, ...` stands for one parameter under names of its own.
+        return Some(Vec::new());
+    }
+    if matches!(text.to_ascii_lowercase().trim_end_matches('.'), "none" | "n/a") {
+        return None;
+    }
     let mut out = Vec::new();
     for part in parts {
-        if part == "..." || part.is_empty() {
+        if part.is_empty() {
             continue;
         }
         let starred = part.trim_start_matches(['*', '\\', '`']);

@@ -1,6 +1,6 @@
 //! What a grammar-based language answers, and the reader that asks it.
 
-use tree_sitter::Node;
+use tree_sitter::{Node, Tree};
 
 use super::{Given, Language, Parsers, Reader, Token, Walk, attach, walk};
 use crate::model::{Carrier, Outline};
@@ -107,6 +107,12 @@ pub trait Grammar: Sync + 'static {
         Given::all(text)
     }
 
+    /// Decides what the parser is given when it stumbled at `errors`; nothing when it should be left at
+    /// that. `attempt` counts from 0.
+    fn mask_again<'s>(&self, _text: &'s str, _errors: &[Span], _attempt: usize) -> Option<Given<'s>> {
+        None
+    }
+
     /// Answers for a node: declares, opens scopes, tells what leaves the body.
     fn enter<'t>(&self, walk: &mut Walk<'t, Self::Node>, node: Node<'t>, kind: Self::Node) -> Next;
 
@@ -131,14 +137,29 @@ impl<G: Grammar> GrammarReader<G> {
         std::ptr::from_ref(self.0.table()) as usize
     }
 
-    fn parse(&self, source: &Source, parsers: &mut Parsers) -> Option<tree_sitter::Tree> {
-        parsers.parse(self.key(), self.0.table().language(), &self.0.mask(source.text()))
+    /// Parses; where the grammar stumbles, what it cannot read is masked and tried again.
+    fn parse<'s>(&self, source: &'s Source, parsers: &mut Parsers) -> Option<(Tree, Given<'s>)> {
+        let language = self.0.table().language();
+        let mut given = self.0.mask(source.text());
+        let mut tree = parsers.parse(self.key(), language, &given)?;
+        for attempt in 0..2 {
+            if !tree.root_node().has_error() {
+                break;
+            }
+            let errors = walk::errors(&tree);
+            let Some(masked) = self.0.mask_again(source.text(), &errors, attempt) else { break };
+            let again = parsers.parse(self.key(), language, &masked)?;
+            if amount(&walk::errors(&again)) < amount(&errors) {
+                (tree, given) = (again, masked);
+            }
+        }
+        Some((tree, given))
     }
 }
 
 impl<G: Grammar> Reader for GrammarReader<G> {
     fn read(&self, source: &Source, parsers: &mut Parsers) -> Outline {
-        let Some(tree) = self.parse(source, parsers) else {
+        let Some((tree, _)) = self.parse(source, parsers) else {
             let all = Span::of(0, source.text().len());
             return Outline { unparsed: vec![all], ..Outline::default() };
         };
@@ -148,11 +169,21 @@ impl<G: Grammar> Reader for GrammarReader<G> {
     }
 
     fn tokens(&self, source: &Source, parsers: &mut Parsers) -> Vec<Token> {
-        let Some(tree) = self.parse(source, parsers) else { return Vec::new() };
-        walk::tokens(self.0, &tree)
+        let Some((tree, given)) = self.parse_steadily(source, parsers) else { return Vec::new() };
+        let mut tokens = walk::tokens(self.0, &tree);
+        // What was masked is code that the grammar did not see: it counts as it stands.
+        tokens.extend(given.hidden(source.text()).map(|span| Token { kind: u16::MAX, span }));
+        tokens.sort_by_key(|token| token.span.start);
+        tokens
     }
 
     fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize {
-        self.parse(source, parsers).map_or(0, |tree| tree.root_node().descendant_count())
+        let tree = parsers.parse(self.key(), self.0.table().language(), &Given::all(source.text()));
+        tree.map_or(0, |tree| tree.root_node().descendant_count())
     }
+}
+
+/// Returns how much was not understood; a missing token counts one.
+fn amount(errors: &[Span]) -> u32 {
+    errors.iter().map(|span| span.len().max(1)).sum()
 }

@@ -7,6 +7,8 @@ use std::borrow::Cow;
 
 use tree_sitter::Range;
 
+use crate::text::Span;
+
 /// The text and ranges that a grammar is given.
 #[derive(Debug)]
 pub struct Given<'s> {
@@ -33,19 +35,38 @@ impl<'s> Given<'s> {
         &self.ranges
     }
 
-    /// Blanks a byte range; line ends and all byte positions stay.
-    pub fn blank(&mut self, range: std::ops::Range<usize>) {
-        let mut bytes = std::mem::take(&mut self.text).into_owned().into_bytes();
-        for byte in bytes.iter_mut().take(range.end).skip(range.start) {
-            if !matches!(*byte, b'\n' | b'\r') {
-                *byte = b' ';
+    /// Returns the lines of `text`, without white space around them, that were changed by blanking.
+    pub fn hidden<'t>(&'t self, text: &'t str) -> impl Iterator<Item = Span> + 't {
+        let masked = matches!(self.text, Cow::Owned(_));
+        let mut at = 0;
+        let lines = text.split_inclusive('\n').filter(move |_| masked).map(move |line| {
+            at += line.len();
+            (at - line.len(), line)
+        });
+        lines.filter_map(move |(start, line)| {
+            let bare = line.trim();
+            let from = start + (line.len() - line.trim_start().len());
+            let differs = self.text.get(start..start + line.len()) != Some(line);
+            (differs && !bare.is_empty()).then(|| Span::of(from, from + bare.len()))
+        })
+    }
+
+    /// Gives `text` with byte ranges blanked; line ends and all byte positions stay.
+    #[must_use]
+    pub fn with_blanks(text: &'s str, blanks: &[std::ops::Range<usize>]) -> Self {
+        let mut bytes = text.as_bytes().to_vec();
+        for range in blanks {
+            for byte in bytes.iter_mut().take(range.end).skip(range.start) {
+                if !matches!(*byte, b'\n' | b'\r') {
+                    *byte = b' ';
+                }
             }
         }
         // A range that splits a character leaves part of it behind, which is replaced at equal length.
-        self.text = Cow::Owned(String::from_utf8(bytes).unwrap_or_else(|bad| {
-            let ascii = bad.into_bytes().into_iter().map(|b| if b.is_ascii() { b as char } else { ' ' });
-            ascii.collect()
-        }));
+        let text = String::from_utf8(bytes).unwrap_or_else(|bad| {
+            bad.into_bytes().into_iter().map(|b| if b.is_ascii() { b as char } else { ' ' }).collect()
+        });
+        Self { text: Cow::Owned(text), ranges: Vec::new() }
     }
 }
 
@@ -55,8 +76,7 @@ mod tests {
 
     #[test]
     fn blanking_keeps_length_and_lines() {
-        let mut given = Given::all("int API\nfoö();");
-        given.blank(4..10);
+        let given = Given::with_blanks("int API\nfoö();", &[4..10]);
         assert_eq!(given.text(), "int    \n  ö();");
     }
 }

@@ -476,6 +476,26 @@ fn thrown(flow: &Flow, hierarchy: &super::Hierarchy, local: &[Declaration]) -> V
     leaving.filter(|thrown| thrown.leaves != Answer::No).collect()
 }
 
+/// Returns what the grammar stumbled at: error nodes, and the places of missing tokens.
+pub(super) fn errors(tree: &Tree) -> Vec<Span> {
+    let mut out = Vec::new();
+    let mut cursor = tree.walk();
+    'nodes: loop {
+        let node = cursor.node();
+        if node.is_error() || node.is_missing() {
+            out.push(span(node));
+        } else if node.has_error() && cursor.goto_first_child() {
+            continue;
+        }
+        while !cursor.goto_next_sibling() {
+            if !cursor.goto_parent() {
+                break 'nodes;
+            }
+        }
+    }
+    out
+}
+
 /// Returns the tokens outside comments and docstrings.
 pub(super) fn tokens<G: Grammar>(grammar: &G, tree: &Tree) -> Vec<Token> {
     let mut out = Vec::new();

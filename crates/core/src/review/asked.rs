@@ -44,7 +44,7 @@ impl Standings {
             let hidden = doc.is_some_and(|doc| doc.hidden)
                 || owner.is_some_and(|owner| out.standings[owner] == Standing::Skipped);
             let sibling = &mut last_sibling[owner.map_or(0, |owner| owner + 1)];
-            let answered = declaration.answered
+            let answered = (declaration.answered && (doc.is_none() || !declaration.kind.is_type()))
                 || sibling.is_some_and(|before| answers(file, DeclId(narrow(before)), declaration, &out.standings));
             *sibling = Some(at);
             out.standings.push(if hidden {

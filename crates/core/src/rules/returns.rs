@@ -110,7 +110,13 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     let ty = entry.ty.map(|ty| context.slice(ty).to_lowercase()).unwrap_or_default();
     let bare = |text: &str| text.trim_matches(|c: char| !c.is_alphanumeric()).to_owned();
     let first_part = text.split(['.', ',', ';']).next().unwrap_or_default();
-    NOTHING.contains(&bare(&ty).as_str())
+    let declared = context.declaration().signature.returns.ty.map_or("", |ty| context.slice(ty));
+    let settles = ["task", "promise", "future", "awaitable", "operation"];
+    let speaks_of_settling = settles.iter().any(|word| text.contains(word));
+    // What comes back can be awaited, and gives nothing then.
+    let awaited = !matches!(declared, "" | "void" | "None") && speaks_of_settling;
+    awaited
+        || NOTHING.contains(&bare(&ty).as_str())
         || NOTHING.contains(&bare(&text).as_str())
         || (ty.is_empty() && NOTHING.contains(&bare(first_part).as_str()))
 }
@@ -145,7 +151,7 @@ fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
 }
 
-const FILLERS: &[&str] = &["the", "a", "an", "this", "of", "value", "result", "returns", "return", "s"];
+const FILLERS: &[&str] = &["the", "a", "an", "of", "value", "result", "returns", "return", "s"];
 
 fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
     let declaration = context.declaration();

@@ -124,7 +124,9 @@ pub(super) fn type_declaration<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>, 
         CSharp::Record => Kind::Record,
         _ => Kind::Class,
     };
-    let (mut declaration, _) = start(walk, node, kind, name);
+    let (mut declaration, modifiers) = start(walk, node, kind, name);
+    // A comment on any part answers for all; the others may be in files that are not seen.
+    declaration.answered = modifiers.has("partial");
     if let Some(body) = node.child_by_field_name(kinds::BODY) {
         declaration.header_end = walk.span(body).start;
         declaration.body = Body::Present;

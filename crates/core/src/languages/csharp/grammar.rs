@@ -6,8 +6,9 @@ use tree_sitter::Node;
 
 use super::kinds::{self, CSharp};
 use super::{CSHARP, declare, flow};
-use crate::languages::shared::block_form;
-use crate::reading::{Action, CommentForm, Grammar, Language, Next, Scope, Table, Walk};
+use crate::languages::shared::{block_form, first_branches};
+use crate::reading::{Action, CommentForm, Given, Grammar, Language, Next, Scope, Table, Walk};
+use crate::text::Span;
 
 /// The grammar of C#.
 pub(in crate::languages) struct CSharpGrammar;
@@ -33,6 +34,10 @@ impl Grammar for CSharpGrammar {
 
     fn serves(&self) -> &'static Language {
         &CSHARP
+    }
+
+    fn mask_again<'s>(&self, text: &'s str, errors: &[Span], attempt: usize) -> Option<Given<'s>> {
+        first_branches(text, errors, attempt > 0)
     }
 
     fn comment(&self, text: &str) -> CommentForm {

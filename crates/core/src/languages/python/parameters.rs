@@ -50,8 +50,9 @@ fn parameter(walk: &Walk<'_, Python>, node: Node<'_>) -> Option<Parameter> {
         default: default.map(|value| walk.span(value)),
         optional: default.is_some() || variadic != Variadic::No,
         variadic,
-        // A leading underscore says that the parameter is there for form's sake.
-        exempt: text.starts_with('_'),
+        // A leading underscore says that the parameter is there for form's sake; a receiver's name, that
+        // the function is made a method elsewhere.
+        exempt: text.starts_with('_') || matches!(text, "self" | "cls"),
     })
 }
 

@@ -1,11 +1,13 @@
 //! What several languages share, as plain functions called by name.
 
+mod branches;
 mod c_like;
 mod conditions;
 mod tests_named;
 
 use crate::reading::{Action, Grammar};
 
+pub(super) use branches::first_branches;
 pub(super) use c_like::block_form;
 pub(super) use conditions::refuses_null;
 pub(super) use tests_named::is_test_path;
