@@ -155,6 +155,19 @@ impl<G: Grammar> GrammarReader<G> {
         }
         Some((tree, given))
     }
+
+    /// Parses so that what is masked does not hang on where exactly the grammar stumbles: two texts that
+    /// differ in comments alone are masked alike.
+    fn parse_steadily<'s>(&self, source: &'s Source, parsers: &mut Parsers) -> Option<(Tree, Given<'s>)> {
+        let language = self.0.table().language();
+        let given = self.0.mask(source.text());
+        let tree = parsers.parse(self.key(), language, &given)?;
+        let masked = if tree.root_node().has_error() { self.0.mask_again(source.text(), &[], 1) } else { None };
+        match masked {
+            Some(masked) => Some((parsers.parse(self.key(), language, &masked)?, masked)),
+            None => Some((tree, given)),
+        }
+    }
 }
 
 impl<G: Grammar> Reader for GrammarReader<G> {
