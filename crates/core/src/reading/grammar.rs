@@ -116,6 +116,11 @@ pub trait Grammar: Sync + 'static {
     /// Answers for a node: declares, opens scopes, tells what leaves the body.
     fn enter<'t>(&self, walk: &mut Walk<'t, Self::Node>, node: Node<'t>, kind: Self::Node) -> Next;
 
+    /// Tells whether a line that was masked, without white space around it, is a comment as a whole.
+    fn is_comment_line(&self, _line: &str) -> bool {
+        false
+    }
+
     /// Tells how a comment is taken.
     fn comment(&self, text: &str) -> CommentForm;
 
@@ -185,7 +190,8 @@ impl<G: Grammar> Reader for GrammarReader<G> {
         let Some((tree, given)) = self.parse_steadily(source, parsers) else { return Vec::new() };
         let mut tokens = walk::tokens(self.0, &tree);
         // What was masked is code that the grammar did not see: it counts as it stands.
-        tokens.extend(given.hidden(source.text()).map(|span| Token { kind: u16::MAX, span }));
+        let code = |span: &Span| !self.0.is_comment_line(source.slice(*span));
+        tokens.extend(given.hidden(source.text()).filter(code).map(|span| Token { kind: u16::MAX, span }));
         tokens.sort_by_key(|token| token.span.start);
         tokens
     }

@@ -40,6 +40,10 @@ impl Grammar for CSharpGrammar {
         first_branches(text, errors, attempt > 0)
     }
 
+    fn is_comment_line(&self, line: &str) -> bool {
+        line.starts_with("//")
+    }
+
     fn comment(&self, text: &str) -> CommentForm {
         block_form(text)
     }
