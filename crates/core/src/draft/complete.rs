@@ -178,9 +178,10 @@ impl<'f> Place<'f> {
 
     /// Returns the edit that puts an addition into its place.
     fn edit(&self, raw: &RawComment, addition: &Addition) -> Option<Edit> {
-        let line = *raw.lines.get(addition.after)?;
+        let Some(before) = addition.at.checked_sub(1) else { return Some(self.at_top(raw, &addition.lines)) };
+        let line = *raw.lines.get(before)?;
         let mut text: String = addition.lines.iter().map(|line| self.line(line)).collect();
-        let last = addition.after + 1 == raw.lines.len() && !matches!(raw.carrier, Carrier::Lines { .. });
+        let last = addition.at == raw.lines.len() && !matches!(raw.carrier, Carrier::Lines { .. });
         if !last {
             return Some(Edit { span: Span::at(line.end), text });
         }
@@ -193,13 +194,28 @@ impl<'f> Place<'f> {
         Some(Edit { span: Span::new(end, inner_end.max(end)), text })
     }
 
+    /// Returns the edit that puts lines before the first.
+    fn at_top(&self, raw: &RawComment, lines: &[String]) -> Edit {
+        if matches!(raw.carrier, Carrier::Lines { .. }) {
+            let indent = self.file.source.indent_at(raw.span.start);
+            let text = lines.iter().map(|line| format!("{}{}{indent}", self.line(line).trim_start(), self.ending));
+            return Edit { span: Span::at(raw.span.start), text: text.collect() };
+        }
+        let start = raw.span.start + self.open;
+        let joined = lines.join(&format!("{}{}", self.ending, self.prefix));
+        let text = match raw.carrier {
+            Carrier::Docstring => format!("{joined}{}{}", self.ending, self.prefix),
+            Carrier::Block { .. } | Carrier::Lines { .. } => {
+                format!("{}{}{}{}", self.ending, self.prefix, joined, self.line(""))
+            }
+        };
+        Edit { span: Span::at(start), text }
+    }
+
     /// Returns the edit that puts a description at the top.
     fn summary(&self, raw: &RawComment, lines: &[String]) -> Edit {
-        let indent = self.file.source.indent_at(raw.span.start);
         if matches!(raw.carrier, Carrier::Lines { .. }) {
-            let text: String =
-                lines.iter().map(|line| format!("{}{}{indent}", self.line(line).trim_start(), self.ending)).collect();
-            return Edit { span: Span::at(raw.span.start), text };
+            return self.at_top(raw, lines);
         }
         let start = raw.span.start + self.open;
         let first = raw.lines.first().copied().unwrap_or(Span::at(start));

@@ -50,19 +50,20 @@ impl Writer for FieldWriter {
     ) -> Vec<Addition> {
         let mut out: Vec<Addition> = Vec::new();
         for entry in entries {
-            let (after, opens) = place(doc, lines, entry, order);
+            let (at, opens) = place(doc, lines, entry, order);
             let text = self.0.entry(entry, style);
-            if let Some(same) = out.iter_mut().find(|addition| addition.after == after) {
+            if let Some(same) = out.iter_mut().find(|addition| addition.at == at) {
                 same.lines.extend(text);
                 continue;
             }
             let mut added = Vec::new();
             // The first entries of a comment are parted from its description.
-            if opens && self.0.parted() && !lines.is_blank(after) && !starts_mark(doc, after) {
+            let row_before = at.checked_sub(1).filter(|&row| !lines.is_blank(row) && !is_in_mark(doc, row));
+            if opens && self.0.parted() && row_before.is_some() {
                 added.push(String::new());
             }
             added.extend(text);
-            out.push(Addition { after, lines: added });
+            out.push(Addition { at, lines: added });
         }
         out
     }
@@ -76,11 +77,11 @@ impl Writer for FieldWriter {
     }
 }
 
-fn starts_mark(doc: &DocComment, row: usize) -> bool {
+fn is_in_mark(doc: &DocComment, row: usize) -> bool {
     doc.marks.iter().any(|mark| (mark.lines.0 as usize) <= row && row < mark.lines.1 as usize)
 }
 
-/// Returns the line behind which an entry goes, and whether it is the first entry there.
+/// Returns the line before which an entry goes, and whether it is the first entry there.
 fn place(doc: &DocComment, lines: &Lines<'_>, entry: &NewEntry, order: &Order) -> (usize, bool) {
     let ranked = matches!(entry.kind, EntryKind::Param | EntryKind::TypeParam);
     let alike: Vec<(usize, &Entry)> =
@@ -100,17 +101,16 @@ fn place(doc: &DocComment, lines: &Lines<'_>, entry: &NewEntry, order: &Order) -
         return (ahead(found), false);
     }
     if let Some(mark) = doc.marks.iter().find(|mark| mark.lines.0 as usize >= doc.description.1 as usize) {
-        let row = mark.lines.0 as usize;
-        return (row.saturating_sub(1), true);
+        return (mark.lines.0 as usize, true);
     }
     let last = (0..lines.len()).rev().find(|&at| !lines.is_blank(at)).unwrap_or(0);
-    (last, true)
+    (last + 1, true)
 }
 
 fn behind(entry: &Entry) -> usize {
-    (entry.lines.1 as usize).saturating_sub(1)
+    entry.lines.1 as usize
 }
 
 fn ahead(entry: &Entry) -> usize {
-    (entry.lines.0 as usize).saturating_sub(1)
+    entry.lines.0 as usize
 }

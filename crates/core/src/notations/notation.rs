@@ -74,8 +74,8 @@ impl Order {
 /// Lines to be put into a comment.
 #[derive(Clone, Debug, PartialEq, Eq)]
 pub struct Addition {
-    /// They go behind this line of the comment, as an index into its lines.
-    pub after: usize,
+    /// They go before this line of the comment, as an index into its lines; the number of lines for the end.
+    pub at: usize,
     /// The lines, with indentation relative to the comment's text.
     pub lines: Vec<String>,
 }

@@ -195,25 +195,25 @@ pub(super) fn additions(
             let base = base_indent(lines);
             let shift = " ".repeat((section.item_indent as usize).saturating_sub(base));
             for entry in group {
-                let after = place(doc, section.lines, entry, order);
+                let at = place(doc, section.lines, entry, order);
                 let text: Vec<String> = reindented(writer.item(entry), &shift);
-                match out.iter_mut().find(|addition| addition.after == after) {
+                match out.iter_mut().find(|addition| addition.at == at) {
                     Some(addition) => addition.lines.extend(text),
-                    None => out.push(Addition { after, lines: text }),
+                    None => out.push(Addition { at, lines: text }),
                 }
             }
             continue;
         }
-        let (after, blank_behind) = new_section(doc, lines, kind);
+        let (at, blank_behind) = new_section(doc, lines, kind);
         let mut text = vec![String::new()];
         text.extend(writer.heading(kind));
         text.extend(group.iter().flat_map(|entry| writer.item(entry)));
         if blank_behind {
             text.push(String::new());
         }
-        match out.iter_mut().find(|addition| addition.after == after) {
+        match out.iter_mut().find(|addition| addition.at == at) {
             Some(addition) => addition.lines.extend(text),
-            None => out.push(Addition { after, lines: text }),
+            None => out.push(Addition { at, lines: text }),
         }
     }
     out
@@ -236,29 +236,28 @@ fn place(doc: &DocComment, section: (u32, u32), entry: &NewEntry, order: &Order)
         |at: usize| entry.kind != EntryKind::Param || order.rank(at).is_some_and(|rank| rank <= entry.rank);
     let before = inside.iter().filter(|&&(at, _)| goes_before(at)).next_back().map(|&(_, found)| found);
     if let Some(found) = before {
-        return (found.lines.1 as usize).saturating_sub(1);
+        return found.lines.1 as usize;
     }
     match inside.first() {
-        Some((_, first)) => (first.lines.0 as usize).saturating_sub(1),
-        None => (section.1 as usize).saturating_sub(1),
+        Some((_, first)) => first.lines.0 as usize,
+        None => section.1 as usize,
     }
 }
 
-/// Returns the line behind which a new section goes, and whether an empty line must follow it.
+/// Returns the line before which a new section goes, and whether an empty line must follow it.
 fn new_section(doc: &DocComment, lines: &Lines<'_>, kind: EntryKind) -> (usize, bool) {
     let last = (0..lines.len()).rev().find(|&at| !lines.is_blank(at)).unwrap_or(0);
     let earlier = doc.sections.iter().filter(|section| section.kind.is_some_and(|k| k < kind)).next_back();
     if let Some(section) = earlier {
-        let end = (section.lines.1 as usize).saturating_sub(1);
-        return (end, false);
+        return (section.lines.1 as usize, false);
     }
     match doc.sections.first() {
         Some(section) => {
             let row = section.lines.0 as usize;
-            let before = (0..row).rev().find(|&at| !lines.is_blank(at)).unwrap_or(0);
-            (before, before + 1 == row)
+            let before = (0..row).rev().find(|&at| !lines.is_blank(at)).map_or(row, |at| at + 1);
+            (before, before == row)
         }
-        None => (last, false),
+        None => (last + 1, false),
     }
 }
 
