@@ -11,6 +11,10 @@ pub(crate) fn is_placeholder(text: &str, name: &str, own: &str) -> bool {
     if !own.is_empty() && text.trim_end_matches('.') == own.trim().trim_end_matches('.') {
         return true;
     }
+    // The generic kinds are short.
+    if text.len() > 80 {
+        return false;
+    }
     let lower = text.to_lowercase();
     let bare = lower.trim_matches(|c: char| !c.is_alphanumeric());
     if matches!(

@@ -46,6 +46,7 @@ pub fn review(file: &FileReading<'_>) -> FileReview {
     let mut raw: Vec<RawFinding> = Vec::new();
     let mut tallies = Vec::new();
     let context = file.context();
+    let plan = Plan::of(file);
     for id in file.outline.ids() {
         let standing = standings.get(id);
         if standing == Standing::Skipped {
@@ -55,7 +56,8 @@ pub fn review(file: &FileReading<'_>) -> FileReview {
         let examined = file.doc(id).map(|doc| examine(file, &standings, id, doc));
         match (file.doc(id), &examined) {
             (Some(doc), Some(examined)) => {
-                check_comment(&context, id, (doc, examined), standings.is_asked(file, id), &mut raw);
+                let asked = standings.is_asked(file, id);
+                plan.check_comment(&context, id, (doc, examined), asked, &mut raw);
             }
             _ if standing == Standing::Asked => check_uncommented(&Asking { file: &context, id }, &mut raw),
             _ => {}
@@ -114,34 +116,54 @@ fn class_doc<'a>(file: &'a FileReading<'_>, declaration: &Declaration) -> Option
     file.doc(owner).filter(|_| shares)
 }
 
-/// Rules that only speak where something is asked for.
-fn limited_by_surface(rule: &Rule) -> bool {
-    let id = rule.id.as_str();
-    id.ends_with(".missing") || id.starts_with("comment.")
+/// A rule that is checked on comments.
+struct Planned {
+    rule: &'static Rule,
+    check: fn(&Context<'_>, &mut Findings<'_>),
+    /// Only speaks where something is asked for.
+    limited: bool,
+    /// Speaks of parameters, and only where they are known.
+    of_params: bool,
 }
 
-fn check_comment(
-    file: &FileContext<'_>,
-    id: DeclId,
-    (doc, examined): (&DocComment, &Examined<'_>),
-    asked: bool,
-    raw: &mut Vec<RawFinding>,
-) {
-    let declaration = file.outline.declaration(id);
-    let types_known = !declaration.signature.type_parameters.is_empty() || doc.has(EntryKind::TypeParam);
-    let paired = (examined.known || types_known).then_some((examined.signature, &examined.pairing));
-    let context = Context { file, id, doc, paired, debt: &examined.debt };
-    for rule in rules::ALL {
-        let Check::Comment(check) = rule.check else { continue };
-        let counted = coverage::bears_on_completeness(rule.id);
-        if (!asked && limited_by_surface(rule)) || (!counted && file.settings.level(rule.id) == Level::None) {
-            continue;
+/// The rules to be checked on the comments of one file, worked out once.
+struct Plan(Vec<Planned>);
+
+impl Plan {
+    fn of(file: &FileReading<'_>) -> Self {
+        let planned = rules::ALL.iter().filter_map(|&rule| {
+            let Check::Comment(check) = rule.check else { return None };
+            let needed = coverage::bears_on_completeness(rule.id) || file.settings.level(rule.id) != Level::None;
+            let id = rule.id.as_str();
+            needed.then(|| Planned {
+                rule,
+                check,
+                limited: id.ends_with(".missing") || id.starts_with("comment."),
+                of_params: id.starts_with("param."),
+            })
+        });
+        Self(planned.collect())
+    }
+
+    fn check_comment(
+        &self,
+        file: &FileContext<'_>,
+        id: DeclId,
+        (doc, examined): (&DocComment, &Examined<'_>),
+        asked: bool,
+        raw: &mut Vec<RawFinding>,
+    ) {
+        let declaration = file.outline.declaration(id);
+        let types_known = !declaration.signature.type_parameters.is_empty() || doc.has(EntryKind::TypeParam);
+        let paired = (examined.known || types_known).then_some((examined.signature, &examined.pairing));
+        let context = Context { file, id, doc, paired, debt: &examined.debt };
+        for planned in &self.0 {
+            // Where the constructor is not known, only type parameters can be checked.
+            if (planned.limited && !asked) || (planned.of_params && !examined.known) {
+                continue;
+            }
+            (planned.check)(&context, &mut Findings::new(planned.rule.id, Some(id), raw));
         }
-        // Where the constructor is not known, only type parameters can be checked.
-        if !examined.known && rule.id.as_str().starts_with("param.") {
-            continue;
-        }
-        check(&context, &mut Findings::new(rule.id, Some(id), raw));
     }
 }
 

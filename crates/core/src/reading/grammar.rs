@@ -44,13 +44,18 @@ pub struct CommentForm {
 pub struct Table<N> {
     language: tree_sitter::Language,
     actions: Vec<Action<N>>,
+    fields: Vec<(&'static str, u16)>,
 }
 
 impl<N: Copy> Table<N> {
     /// Builds the table from names; kinds that are not named are gone into when they are named nodes,
     /// and passed over when they are punctuation.
     #[must_use]
-    pub fn new(language: tree_sitter::Language, names: &[(&str, Action<N>)]) -> Self {
+    pub fn new(
+        language: tree_sitter::Language,
+        names: &[(&str, Action<N>)],
+        fields: &'static [&'static str],
+    ) -> Self {
         let kinds = u16::try_from(language.node_kind_count()).unwrap_or(u16::MAX);
         let mut actions = Vec::with_capacity(usize::from(kinds));
         for id in 0..kinds {
@@ -59,7 +64,9 @@ impl<N: Copy> Table<N> {
             let found = names.iter().find(|(name, _)| named && *name == kind).map(|&(_, action)| action);
             actions.push(found.unwrap_or(if named { Action::Into } else { Action::Over }));
         }
-        Self { language, actions }
+        let ids = fields.iter().filter_map(|name| Some((*name, language.field_id_for_name(name)?.get())));
+        let fields = ids.collect();
+        Self { language, actions, fields }
     }
 
     /// Returns what is done at a node.
@@ -76,6 +83,13 @@ impl<N: Copy> Table<N> {
             Action::Ask(kind) => Some(kind),
             Action::Over | Action::Into | Action::Comment | Action::Separator => None,
         }
+    }
+
+    /// Returns the child of a node in a field that was named when the table was made.
+    #[must_use]
+    pub fn field<'t>(&self, node: Node<'t>, name: &'static str) -> Option<Node<'t>> {
+        let id = self.fields.iter().find(|(known, _)| *known == name)?.1;
+        node.child_by_field_id(id)
     }
 
     /// Returns the grammar.

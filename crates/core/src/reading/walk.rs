@@ -33,6 +33,8 @@ pub struct Walk<'t, N: 'static> {
     pub source: &'t Source,
     /// What was found so far.
     pub outline: Outline,
+    /// Whether the file is a test's, once a grammar has worked it out.
+    pub is_test: Option<bool>,
     table: &'static Table<N>,
     scopes: Vec<(u32, Scope)>,
     depth: u32,
@@ -56,6 +58,12 @@ impl<'t, N: Copy> Walk<'t, N> {
     #[must_use]
     pub fn span(&self, node: Node<'_>) -> Span {
         span(node)
+    }
+
+    /// Returns the child of a node in a field.
+    #[must_use]
+    pub fn field<'n>(&self, node: Node<'n>, name: &'static str) -> Option<Node<'n>> {
+        self.table.field(node, name)
     }
 
     /// Returns the grammar's name for a node, where it has one.
@@ -307,6 +315,7 @@ pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree) -> Out
     let mut walk = Walk {
         source,
         outline: Outline::default(),
+        is_test: None,
         table: grammar.table(),
         scopes: Vec::new(),
         depth: 0,
@@ -346,7 +355,7 @@ fn visit<'t, G: Grammar>(grammar: &G, walk: &mut Walk<'t, G::Node>, node: Node<'
     if node.is_error() || node.is_missing() {
         note_unparsed(walk, node);
     }
-    match walk.table.action(node) {
+    let next = match walk.table.action(node) {
         Action::Over => Next::Over,
         Action::Into => Next::Into,
         Action::Comment => {
@@ -356,10 +365,12 @@ fn visit<'t, G: Grammar>(grammar: &G, walk: &mut Walk<'t, G::Node>, node: Node<'
         Action::Separator => {
             let separator = span(node);
             walk.outline.separators.push(separator);
-            Next::Into
+            Next::Over
         }
         Action::Ask(kind) => grammar.enter(walk, node, kind),
-    }
+    };
+    // What was not understood is noted wherever it stands.
+    if next == Next::Over && node.has_error() { Next::Into } else { next }
 }
 
 /// Notes an error range; errors inside an error are part of it.

@@ -1,7 +1,9 @@
 //! Of which declarations a comment is asked.
 
+use std::collections::{HashMap, HashSet};
+
 use super::FileReading;
-use crate::model::{DeclId, Declaration, DocComment, Excuse, Kind, Surface};
+use crate::model::{DeclId, Declaration, DocComment, Excuse, Kind, Outline, Surface};
 use crate::settings::Ask;
 
 /// How a declaration stands to the review.
@@ -19,6 +21,7 @@ pub enum Standing {
 
 /// How all declarations of a file stand.
 pub struct Standings {
+    overriding: Vec<bool>,
     standings: Vec<Standing>,
     surfaces: Vec<Surface>,
     excuses: Vec<Option<Excuse>>,
@@ -29,7 +32,10 @@ impl Standings {
     #[must_use]
     pub fn of(file: &FileReading<'_>) -> Self {
         let count = file.outline.declarations.len();
+        let kinship = Kinship::of(&file.outline);
+        let overriding = file.outline.declarations.iter().map(|d| is_override(file, &kinship, d)).collect();
         let mut out = Self {
+            overriding,
             standings: Vec::with_capacity(count),
             surfaces: Vec::with_capacity(count),
             excuses: Vec::with_capacity(count),
@@ -40,7 +46,7 @@ impl Standings {
             let doc = file.doc(id);
             let owner = declaration.owner.map(|owner| owner.0 as usize);
             let surface = surface_of(declaration, doc, owner.map(|owner| out.surfaces[owner]));
-            let excuse = excuse_of(file, declaration);
+            let excuse = excuse_of(file, declaration, out.overriding[at]);
             let hidden = doc.is_some_and(|doc| doc.hidden)
                 || owner.is_some_and(|owner| out.standings[owner] == Standing::Skipped);
             let sibling = &mut last_sibling[owner.map_or(0, |owner| owner + 1)];
@@ -92,7 +98,7 @@ impl Standings {
         let declaration = file.outline.declaration(id);
         self.is_asked(file, id)
             && !(doc.inherits || declaration.computed_comment || declaration.overrides || declaration.signature.hidden)
-            && !is_override(file, declaration)
+            && !self.overriding[id.0 as usize]
     }
 }
 
@@ -129,20 +135,56 @@ fn answers(file: &FileReading<'_>, before: DeclId, declaration: &Declaration, st
     same && declaration.comment.doc.is_none() && documented
 }
 
-fn excuse_of(file: &FileReading<'_>, declaration: &Declaration) -> Option<Excuse> {
+fn excuse_of(file: &FileReading<'_>, declaration: &Declaration, overriding: bool) -> Option<Excuse> {
     let active = &file.settings.excuse;
     let own = declaration.excuses.iter().copied().find(|excuse| active.contains(excuse));
-    own.or_else(|| (active.contains(&Excuse::Overrides) && is_override(file, declaration)).then_some(Excuse::Overrides))
+    own.or_else(|| (overriding && active.contains(&Excuse::Overrides)).then_some(Excuse::Overrides))
+}
+
+/// The types of a file by name, and the members that each has.
+struct Kinship<'a> {
+    types: HashMap<&'a str, Vec<DeclId>>,
+    members: HashSet<(DeclId, &'a str, Kind, usize)>,
+}
+
+impl<'a> Kinship<'a> {
+    fn of(outline: &'a Outline) -> Self {
+        let (mut types, mut members) = (HashMap::<&str, Vec<DeclId>>::new(), HashSet::new());
+        for id in outline.ids() {
+            let declaration = outline.declaration(id);
+            if declaration.kind.is_type() {
+                types.entry(declaration.name.as_str()).or_default().push(id);
+            } else if let Some(owner) = declaration.owner {
+                let arity = declaration.signature.parameters.len();
+                members.insert((owner, declaration.name.as_str(), declaration.kind, arity));
+            }
+        }
+        Self { types, members }
+    }
+
+    /// Tells whether a supertype of `owner` in this file has a member like this one.
+    fn inherits(&self, outline: &Outline, owner: DeclId, member: &Declaration, depth: usize) -> bool {
+        let key = |owner| (owner, member.name.as_str(), member.kind, member.signature.parameters.len());
+        // Deeper chains are cycles in broken code.
+        depth < 16
+            && outline.declaration(owner).supertypes.iter().any(|name| {
+                self.types.get(name.as_str()).into_iter().flatten().any(|&supertype| {
+                    supertype != owner
+                        && (self.members.contains(&key(supertype))
+                            || self.inherits(outline, supertype, member, depth + 1))
+                })
+            })
+    }
 }
 
 /// Marked, found in a supertype of this file, or a member of a well-known supertype.
-fn is_override(file: &FileReading<'_>, declaration: &Declaration) -> bool {
+fn is_override(file: &FileReading<'_>, kinship: &Kinship<'_>, declaration: &Declaration) -> bool {
     if declaration.overrides {
         return true;
     }
     let member = matches!(declaration.kind, Kind::Method | Kind::Property);
-    let Some(owner) = declaration.owner.filter(|_| member) else { return false };
-    let owner = file.outline.declaration(owner);
+    let Some(id) = declaration.owner.filter(|_| member) else { return false };
+    let owner = file.outline.declaration(id);
     if !owner.kind.is_type() {
         return false;
     }
@@ -152,26 +194,5 @@ fn is_override(file: &FileReading<'_>, declaration: &Declaration) -> bool {
             && parameters == arity
             && (supertype.is_empty() || owner.supertypes.iter().any(|found| found == supertype))
     });
-    well_known || inherited(file, owner, declaration, 0)
-}
-
-/// Looks for a member of the same name and arity in the supertypes that this file declares.
-fn inherited(file: &FileReading<'_>, owner: &Declaration, member: &Declaration, depth: usize) -> bool {
-    if depth > 16 || owner.supertypes.is_empty() {
-        return false;
-    }
-    let arity = member.signature.parameters.len();
-    file.outline.ids().any(|id| {
-        let supertype = file.outline.declaration(id);
-        let is_super = supertype.kind.is_type()
-            && supertype.name_span != owner.name_span
-            && owner.supertypes.contains(&supertype.name);
-        is_super
-            && (file.outline.declarations.iter().any(|other| {
-                other.owner == Some(id)
-                    && other.name == member.name
-                    && other.kind == member.kind
-                    && other.signature.parameters.len() == arity
-            }) || inherited(file, supertype, member, depth + 1))
-    })
+    well_known || kinship.inherits(&file.outline, id, declaration, 0)
 }

@@ -144,6 +144,10 @@ const FILLERS: &[&str] = &["the", "a", "an", "this", "of", "given", "specified",
 
 fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
     each_matched(context, |parameter, entry, name| {
+        // An echo is short.
+        if entry.text.is_none_or(|span| span.len() > 80) {
+            return;
+        }
         let text = context.text_of(entry);
         let said: Vec<String> = split_words(&text).into_iter().filter(|w| !FILLERS.contains(&w.as_str())).collect();
         if text.trim().is_empty() || said.len() > 5 || text.contains(['{', '<', '`', '(', '.', '=']) && said.len() > 1 {

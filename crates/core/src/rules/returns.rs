@@ -158,7 +158,8 @@ fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
     if declaration.signature.returns.value != Answer::Yes {
         return;
     }
-    for entry in entries(context) {
+    // An echo is short.
+    for entry in entries(context).filter(|entry| entry.text.is_some_and(|span| span.len() <= 80)) {
         let text = context.text_of(entry);
         let said: Vec<String> = split_words(&text).into_iter().filter(|w| !FILLERS.contains(&w.as_str())).collect();
         if text.trim().is_empty() || said.len() > 4 || text.contains(['{', '<', '`', '(', '=']) {

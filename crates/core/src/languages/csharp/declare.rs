@@ -4,7 +4,6 @@ use tree_sitter::Node;
 
 use super::kinds::{self, CSharp};
 use super::parameters::{parameters, type_parameters};
-use crate::languages::shared::is_test_path;
 use crate::model::{Answer, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Returns, Signature, Surface};
 use crate::reading::{Scope, Walk};
 use crate::text::Span;
@@ -56,7 +55,7 @@ fn modifiers(walk: &Walk<'_, CSharp>, node: Node<'_>) -> Modifiers {
             }
             Some(CSharp::AttributeList) => {
                 for attribute in walk.children(child) {
-                    let name = attribute.child_by_field_name(kinds::NAME).map_or("", |name| walk.text(name));
+                    let name = walk.field(attribute, kinds::NAME).map_or("", |name| walk.text(name));
                     let name = name.rsplit('.').next().unwrap_or_default();
                     let name = name.strip_suffix("Attribute").unwrap_or(name);
                     out.deprecated |= name == "Obsolete";
@@ -87,7 +86,7 @@ fn start(walk: &Walk<'_, CSharp>, node: Node<'_>, kind: Kind, named: (Name, Span
     if modifiers.deprecated {
         declaration.excuses.push(Excuse::Deprecated);
     }
-    if modifiers.test || is_test_path(walk.source.path(), &["*Test", "*Tests"]) {
+    if modifiers.test || walk.is_test == Some(true) {
         declaration.excuses.push(Excuse::Tests);
     }
     if child_of(walk, node, CSharp::ExplicitInterface).is_some() {
@@ -99,7 +98,7 @@ fn start(walk: &Walk<'_, CSharp>, node: Node<'_>, kind: Kind, named: (Name, Span
 }
 
 fn named(walk: &Walk<'_, CSharp>, node: Node<'_>) -> Option<(Name, Span)> {
-    let name = node.child_by_field_name(kinds::NAME)?;
+    let name = walk.field(node, kinds::NAME)?;
     Some((Name::new(walk.text(name).trim_start_matches('@')), walk.span(name)))
 }
 
@@ -109,9 +108,9 @@ fn child_of<'t>(walk: &Walk<'_, CSharp>, node: Node<'t>, kind: CSharp) -> Option
 }
 
 fn body_of<'t>(walk: &Walk<'_, CSharp>, node: Node<'t>) -> Option<Node<'t>> {
-    node.child_by_field_name(kinds::BODY)
+    walk.field(node, kinds::BODY)
         .or_else(|| child_of(walk, node, CSharp::Arrow))
-        .or_else(|| node.child_by_field_name(kinds::ACCESSORS))
+        .or_else(|| walk.field(node, kinds::ACCESSORS))
 }
 
 /// Declares a class, struct, interface, enumeration or record and opens it.
@@ -127,7 +126,7 @@ pub(super) fn type_declaration<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>, 
     let (mut declaration, modifiers) = start(walk, node, kind, name);
     // A comment on any part answers for all; the others may be in files that are not seen.
     declaration.answered = modifiers.has("partial");
-    if let Some(body) = node.child_by_field_name(kinds::BODY) {
+    if let Some(body) = walk.field(node, kinds::BODY) {
         declaration.header_end = walk.span(body).start;
         declaration.body = Body::Present;
     }
@@ -151,21 +150,21 @@ pub(super) fn delegate<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>) {
     declaration.signature = Signature {
         parameters: listed(walk, node),
         type_parameters: type_parameters(walk, node),
-        returns: returns(walk, node.child_by_field_name(kinds::TYPE)),
+        returns: returns(walk, walk.field(node, kinds::TYPE)),
         ..Signature::default()
     };
     walk.declare(declaration);
 }
 
 fn listed(walk: &Walk<'_, CSharp>, node: Node<'_>) -> Vec<crate::model::Parameter> {
-    node.child_by_field_name(kinds::PARAMETERS).map(|list| parameters(walk, list)).unwrap_or_default()
+    walk.field(node, kinds::PARAMETERS).map(|list| parameters(walk, list)).unwrap_or_default()
 }
 
 /// Declares a method, constructor, finalizer, operator or local function and opens it.
 pub(super) fn callable<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>, is: CSharp) {
     let ty = match is {
-        CSharp::Method => node.child_by_field_name(kinds::RETURNS),
-        _ => node.child_by_field_name(kinds::TYPE),
+        CSharp::Method => walk.field(node, kinds::RETURNS),
+        _ => walk.field(node, kinds::TYPE),
     };
     let name = match is {
         CSharp::Operator => operator_name(walk, node),
@@ -208,7 +207,7 @@ pub(super) fn callable<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>, is: CSha
 }
 
 fn operator_name(walk: &Walk<'_, CSharp>, node: Node<'_>) -> Option<(Name, Span)> {
-    let sign = node.child_by_field_name(kinds::OPERATOR)?;
+    let sign = walk.field(node, kinds::OPERATOR)?;
     let text = walk.text(sign);
     let gap = if text.starts_with(char::is_alphabetic) { " " } else { "" };
     Some((Name::new(&format!("operator{gap}{text}")), walk.span(sign)))
@@ -252,8 +251,8 @@ pub(super) fn property<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>, is: CSha
     let (kind, name) = match is {
         CSharp::Indexer => {
             let this = walk.span(node);
-            let ty = node.child_by_field_name(kinds::TYPE);
-            let list = node.child_by_field_name(kinds::PARAMETERS);
+            let ty = walk.field(node, kinds::TYPE);
+            let list = walk.field(node, kinds::PARAMETERS);
             let start = ty.map_or(this.start, |ty| walk.span(ty).end);
             let at = list.map_or(Span::at(start), |list| this_keyword(walk, start, walk.span(list).start));
             (Kind::Property, Some((Name::new("this[]"), at)))
@@ -264,9 +263,9 @@ pub(super) fn property<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>, is: CSha
     let Some(name) = name else { return };
     let (mut declaration, _) = start(walk, node, kind, name);
     declaration.signature.parameters = listed(walk, node);
-    declaration.signature.returns.ty = node.child_by_field_name(kinds::TYPE).map(|ty| walk.span(ty));
+    declaration.signature.returns.ty = walk.field(node, kinds::TYPE).map(|ty| walk.span(ty));
     declaration.signature.returns.exempt = true;
-    if let Some(body) = body_of(walk, node).or_else(|| node.child_by_field_name(kinds::VALUE)) {
+    if let Some(body) = body_of(walk, node).or_else(|| walk.field(node, kinds::VALUE)) {
         declaration.header_end = walk.span(body).start;
         declaration.body = Body::Present;
         if is_plain_accessors(walk, body) {
@@ -286,7 +285,7 @@ fn this_keyword(walk: &Walk<'_, CSharp>, from: u32, upto: u32) -> Span {
 /// Accessors without bodies only hold a value.
 fn is_plain_accessors(walk: &Walk<'_, CSharp>, body: Node<'_>) -> bool {
     walk.kind(body) == Some(CSharp::AccessorList)
-        && walk.children(body).iter().all(|accessor| accessor.child_by_field_name(kinds::BODY).is_none())
+        && walk.children(body).iter().all(|&accessor| walk.field(accessor, kinds::BODY).is_none())
 }
 
 /// Declares the variables of a field or event field.
@@ -303,7 +302,7 @@ pub(super) fn fields<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>, is: CSharp
             declaration.kind = Kind::Constant;
         }
         declaration.header_end = walk.span(declarator).end;
-        declaration.signature.returns.ty = list.child_by_field_name(kinds::TYPE).map(|ty| walk.span(ty));
+        declaration.signature.returns.ty = walk.field(list, kinds::TYPE).map(|ty| walk.span(ty));
         walk.declare(declaration);
     }
 }
@@ -319,7 +318,7 @@ pub(super) fn enum_member<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>) {
 
 /// Opens a namespace; a file-scoped one holds all that follows.
 pub(super) fn namespace<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>, is: CSharp) {
-    let Some(name) = node.child_by_field_name(kinds::NAME) else { return };
+    let Some(name) = walk.field(node, kinds::NAME) else { return };
     let prefix = walk.namespace(walk.text(name));
     if is == CSharp::FileNamespace {
         let separator = walk.span(node);

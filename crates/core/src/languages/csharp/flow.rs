@@ -5,13 +5,27 @@ use tree_sitter::Node;
 use super::kinds::{self, CSharp};
 use crate::languages::shared::refuses_null;
 use crate::model::{Answer, Name, Origin};
-use crate::reading::{Raised, Scope, Walk};
+use crate::reading::{Next, Raised, Scope, Walk};
 
 /// Types that a handler may name without telling what was thrown.
 const VAGUE: &[&str] = &["Exception", "SystemException"];
 
 /// Types that mark what is not meant to happen, or is not there yet.
 const EXEMPT: &[&str] = &["NotImplementedException", "UnreachableException"];
+
+/// Looks at a statement as text: one without function values, throw expressions, doc comments and guard
+/// helpers holds nothing but perhaps a call, and need not be gone into.
+pub(super) fn skims(walk: &mut Walk<'_, CSharp>, node: Node<'_>) -> Next {
+    let text = walk.text(node);
+    let holds = |what: &str| memchr::memmem::find(text.as_bytes(), what.as_bytes()).is_some();
+    if holds("{") || holds("=>") || holds("hrow") || holds("//") || holds("/*") {
+        return Next::Into;
+    }
+    if holds("(") || holds("await") {
+        walk.calls();
+    }
+    Next::Over
+}
 
 /// Notes a `return`.
 pub(super) fn returns(walk: &mut Walk<'_, CSharp>, node: Node<'_>) {
@@ -31,7 +45,7 @@ pub(super) fn throws(walk: &mut Walk<'_, CSharp>, node: Node<'_>) {
     };
     match walk.kind(thrown) {
         Some(CSharp::Creation) => {
-            let Some(ty) = thrown.child_by_field_name(kinds::TYPE) else { return };
+            let Some(ty) = walk.field(thrown, kinds::TYPE) else { return };
             let name = Name::simple(walk.text(ty));
             let refuses = refuses_null(walk, condition)
                 || (walk.kind(node) == Some(CSharp::ThrowExpression) && name == "ArgumentNullException");
@@ -67,7 +81,7 @@ pub(super) fn tries<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>) {
             caught.push(caught_type(walk, clause).unwrap_or_else(|| Name::new("Exception")));
         }
     }
-    if let Some(body) = node.child_by_field_name(kinds::BODY) {
+    if let Some(body) = walk.field(node, kinds::BODY) {
         walk.open_at(body, Scope::Try(caught));
     }
 }
@@ -89,7 +103,7 @@ fn caught_type<'t>(walk: &Walk<'t, CSharp>, clause: Node<'t>) -> Option<Name> {
 pub(super) fn handles<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>) {
     let types = caught_type(walk, node).into_iter().collect();
     let name = catch_declaration(walk, node)
-        .and_then(|declaration| declaration.child_by_field_name(kinds::NAME))
+        .and_then(|declaration| walk.field(declaration, kinds::NAME))
         .map(|name| Name::new(walk.text(name)));
     walk.open(Scope::Handler(name, types));
 }
@@ -97,7 +111,7 @@ pub(super) fn handles<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>) {
 /// Notes the condition of an `if` that does nothing but throw.
 pub(super) fn guards<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>) {
     let (Some(condition), Some(then)) =
-        (node.child_by_field_name(kinds::CONDITION), node.child_by_field_name(kinds::CONSEQUENCE))
+        (walk.field(node, kinds::CONDITION), walk.field(node, kinds::CONSEQUENCE))
     else {
         return;
     };
@@ -116,13 +130,13 @@ pub(super) fn guards<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>) {
 
 /// Notes a call; `SomeException.ThrowIf…` throws what its name says.
 pub(super) fn invokes(walk: &mut Walk<'_, CSharp>, node: Node<'_>) {
-    let Some(function) = node.child_by_field_name(kinds::FUNCTION) else { return };
+    let Some(function) = walk.field(node, kinds::FUNCTION) else { return };
     if walk.text(function) == "nameof" {
         return;
     }
     if walk.kind(function) == Some(CSharp::MemberAccess) {
-        let name = function.child_by_field_name(kinds::NAME).map_or("", |name| walk.text(name));
-        let object = function.child_by_field_name(kinds::EXPRESSION).map_or("", |object| walk.text(object));
+        let name = walk.field(function, kinds::NAME).map_or("", |name| walk.text(name));
+        let object = walk.field(function, kinds::EXPRESSION).map_or("", |object| walk.text(object));
         let ty = object.rsplit('.').next().unwrap_or_default();
         if name.starts_with("ThrowIf") && ty.ends_with("Exception") {
             let span = walk.span(node);

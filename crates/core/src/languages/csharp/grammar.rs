@@ -6,7 +6,7 @@ use tree_sitter::Node;
 
 use super::kinds::{self, CSharp};
 use super::{CSHARP, declare, flow};
-use crate::languages::shared::{block_form, first_branches};
+use crate::languages::shared::{block_form, first_branches, is_test_path};
 use crate::reading::{Action, CommentForm, Given, Grammar, Language, Next, Scope, Table, Walk};
 use crate::text::Span;
 
@@ -21,7 +21,7 @@ impl Grammar for CSharpGrammar {
 
     fn table(&self) -> &'static Table<CSharp> {
         static TABLE: OnceLock<Table<CSharp>> = OnceLock::new();
-        TABLE.get_or_init(|| Table::new(tree_sitter_c_sharp::LANGUAGE.into(), kinds::NAMES))
+        TABLE.get_or_init(|| Table::new(tree_sitter_c_sharp::LANGUAGE.into(), kinds::NAMES, kinds::FIELDS))
     }
 
     fn names(&self) -> &'static [(&'static str, Action<CSharp>)] {
@@ -49,6 +49,9 @@ impl Grammar for CSharpGrammar {
     }
 
     fn enter<'t>(&self, walk: &mut Walk<'t, CSharp>, node: Node<'t>, kind: CSharp) -> Next {
+        if walk.is_test.is_none() {
+            walk.is_test = Some(is_test_path(walk.source.path(), &["*Test", "*Tests"]));
+        }
         match kind {
             CSharp::Class | CSharp::Struct | CSharp::Interface | CSharp::Enum | CSharp::Record => {
                 declare::type_declaration(walk, node, kind);
@@ -61,11 +64,18 @@ impl Grammar for CSharpGrammar {
             | CSharp::Conversion
             | CSharp::LocalFunction => declare::callable(walk, node, kind),
             CSharp::Property | CSharp::Indexer | CSharp::Event => declare::property(walk, node, kind),
-            CSharp::Field | CSharp::EventField => declare::fields(walk, node, kind),
+            CSharp::Field | CSharp::EventField => {
+                declare::fields(walk, node, kind);
+                return flow::skims(walk, node);
+            }
             CSharp::EnumMember => declare::enum_member(walk, node),
             CSharp::Namespace | CSharp::FileNamespace => declare::namespace(walk, node, kind),
             CSharp::Lambda | CSharp::AnonymousFunction => walk.open(Scope::Barrier),
-            CSharp::Return => flow::returns(walk, node),
+            CSharp::Return => {
+                flow::returns(walk, node);
+                return flow::skims(walk, node);
+            }
+            CSharp::ExpressionStatement | CSharp::LocalDeclaration => return flow::skims(walk, node),
             CSharp::Yield => walk.yields(),
             CSharp::Throw | CSharp::ThrowExpression => flow::throws(walk, node),
             CSharp::Try => flow::tries(walk, node),
@@ -78,28 +88,29 @@ impl Grammar for CSharpGrammar {
             | CSharp::Foreach
             | CSharp::Using
             | CSharp::ConstructorInitializer => walk.calls(),
-            CSharp::Attribute => return Next::Over,
             CSharp::AccessorDeclaration
             | CSharp::AccessorList
             | CSharp::ArgumentList
             | CSharp::Arrow
-            | CSharp::AttributeList
-            | CSharp::BaseList
             | CSharp::Block
-            | CSharp::BracketedParameters
-            | CSharp::CatchDeclaration
             | CSharp::CatchFilter
             | CSharp::Declarator
-            | CSharp::ExplicitInterface
-            | CSharp::ExpressionStatement
             | CSharp::MemberAccess
+            | CSharp::VariableDeclaration => {}
+            CSharp::Attribute
+            | CSharp::AttributeList
+            | CSharp::BaseList
+            | CSharp::BracketedParameters
+            | CSharp::CatchDeclaration
+            | CSharp::ExplicitInterface
             | CSharp::Parameter
             | CSharp::ParameterList
             | CSharp::PrimaryBase
             | CSharp::TypeParameter
             | CSharp::TypeParameterList
-            | CSharp::VariableDeclaration => {}
-            CSharp::Identifier | CSharp::Modifier | CSharp::PredefinedType => return Next::Over,
+            | CSharp::Identifier
+            | CSharp::Modifier
+            | CSharp::PredefinedType => return Next::Over,
         }
         Next::Into
     }

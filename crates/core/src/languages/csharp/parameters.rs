@@ -42,7 +42,7 @@ fn bare(text: &str) -> Name {
 }
 
 fn parameter(walk: &Walk<'_, CSharp>, node: Node<'_>) -> Option<Parameter> {
-    let name = node.child_by_field_name(kinds::NAME)?;
+    let name = walk.field(node, kinds::NAME)?;
     let default = default_value(walk, node, name);
     let text = walk.text(name);
     let mut cursor = node.walk();
@@ -52,7 +52,7 @@ fn parameter(walk: &Walk<'_, CSharp>, node: Node<'_>) -> Option<Parameter> {
     Some(Parameter {
         name: ParamName::Named(bare(text)),
         span: walk.span(name),
-        ty: node.child_by_field_name(kinds::TYPE).map(|ty| walk.span(ty)),
+        ty: walk.field(node, kinds::TYPE).map(|ty| walk.span(ty)),
         default: default.map(|value| walk.span(value)),
         optional: default.is_some(),
         variadic: if params { Variadic::Positional } else { Variadic::No },
@@ -72,7 +72,7 @@ pub(super) fn type_parameters(walk: &Walk<'_, CSharp>, node: Node<'_>) -> Vec<Ty
     lists
         .flat_map(|list| walk_children(list))
         .filter(|&child| walk.kind(child) == Some(CSharp::TypeParameter))
-        .filter_map(|child| child.child_by_field_name(kinds::NAME))
+        .filter_map(|child| walk.field(child, kinds::NAME))
         .map(|name| TypeParameter { name: Name::new(walk.text(name)), span: walk.span(name) })
         .collect()
 }

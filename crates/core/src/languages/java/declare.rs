@@ -3,7 +3,6 @@
 use tree_sitter::Node;
 
 use super::kinds::{self, Java};
-use crate::languages::shared::is_test_path;
 use crate::model::{
     Answer, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter, Returns, Signature,
     Surface, Thrown, TypeParameter, Variadic,
@@ -34,7 +33,7 @@ fn modifiers(walk: &Walk<'_, Java>, node: Node<'_>) -> Modifiers {
     let mut cursor = list.walk();
     for child in list.children(&mut cursor) {
         if walk.kind(child) == Some(Java::Annotation) {
-            let name = child.child_by_field_name(kinds::NAME).map_or("", |name| walk.text(name));
+            let name = walk.field(child, kinds::NAME).map_or("", |name| walk.text(name));
             match name.rsplit('.').next().unwrap_or_default() {
                 "Deprecated" => out.deprecated = true,
                 "Override" => out.overrides = true,
@@ -73,10 +72,10 @@ fn start(walk: &Walk<'_, Java>, node: Node<'_>, kind: Kind, name: Node<'_>) -> (
     if modifiers.deprecated {
         declaration.excuses.push(Excuse::Deprecated);
     }
-    if modifiers.test || is_test_path(walk.source.path(), &["*Test", "*Tests", "*TestCase", "*IT"]) {
+    if modifiers.test || walk.is_test == Some(true) {
         declaration.excuses.push(Excuse::Tests);
     }
-    if let Some(body) = node.child_by_field_name(kinds::BODY) {
+    if let Some(body) = walk.field(node, kinds::BODY) {
         declaration.header_end = walk.span(body).start;
         declaration.body = Body::Present;
     }
@@ -85,7 +84,7 @@ fn start(walk: &Walk<'_, Java>, node: Node<'_>, kind: Kind, name: Node<'_>) -> (
 
 /// Declares a class, interface, enumeration, record or annotation type and opens it.
 pub(super) fn type_declaration<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>, is: Java) {
-    let Some(name) = node.child_by_field_name(kinds::NAME) else { return };
+    let Some(name) = walk.field(node, kinds::NAME) else { return };
     let kind = match is {
         Java::Interface | Java::AnnotationType => Kind::Interface,
         Java::Enum => Kind::Enum,
@@ -125,7 +124,7 @@ fn supertypes(walk: &Walk<'_, Java>, node: Node<'_>) -> Vec<Name> {
 
 /// Declares a method, constructor, compact constructor or annotation element and opens it.
 pub(super) fn callable<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>, is: Java) {
-    let Some(name) = node.child_by_field_name(kinds::NAME) else { return };
+    let Some(name) = walk.field(node, kinds::NAME) else { return };
     let constructor = matches!(is, Java::Constructor | Java::CompactConstructor);
     let kind = if constructor { Kind::Constructor } else { Kind::Method };
     let (mut declaration, modifiers) = start(walk, node, kind, name);
@@ -142,7 +141,7 @@ pub(super) fn callable<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>, is: Java) 
     if is_main(walk, &declaration, &modifiers) {
         declaration.excuses.push(Excuse::Main);
     }
-    if node.child_by_field_name(kinds::BODY).is_some_and(|body| is_accessor(walk, body)) {
+    if walk.field(node, kinds::BODY).is_some_and(|body| is_accessor(walk, body)) {
         declaration.excuses.push(Excuse::Accessors);
     }
     let id = walk.declare(declaration);
@@ -154,7 +153,7 @@ fn nothing() -> Returns {
 }
 
 fn returns(walk: &Walk<'_, Java>, node: Node<'_>) -> Returns {
-    let Some(ty) = node.child_by_field_name(kinds::TYPE) else { return Returns::default() };
+    let Some(ty) = walk.field(node, kinds::TYPE) else { return Returns::default() };
     if walk.kind(ty) == Some(Java::VoidType) {
         return Returns { ty: Some(walk.span(ty)), ..nothing() };
     }
@@ -170,7 +169,7 @@ fn components(walk: &Walk<'_, Java>) -> Vec<Parameter> {
 }
 
 fn parameters(walk: &Walk<'_, Java>, node: Node<'_>) -> Vec<Parameter> {
-    let Some(list) = node.child_by_field_name(kinds::PARAMETERS) else { return Vec::new() };
+    let Some(list) = walk.field(node, kinds::PARAMETERS) else { return Vec::new() };
     let mut cursor = list.walk();
     list.named_children(&mut cursor).filter_map(|child| parameter(walk, child)).collect()
 }
@@ -178,7 +177,7 @@ fn parameters(walk: &Walk<'_, Java>, node: Node<'_>) -> Vec<Parameter> {
 fn parameter(walk: &Walk<'_, Java>, node: Node<'_>) -> Option<Parameter> {
     let (name, ty, variadic) = match walk.kind(node)? {
         Java::Parameter => {
-            (node.child_by_field_name(kinds::NAME)?, node.child_by_field_name(kinds::TYPE), Variadic::No)
+            (walk.field(node, kinds::NAME)?, walk.field(node, kinds::TYPE), Variadic::No)
         }
         Java::SpreadParameter => {
             let mut cursor = node.walk();
@@ -188,7 +187,7 @@ fn parameter(walk: &Walk<'_, Java>, node: Node<'_>) -> Option<Parameter> {
                 !matches!(walk.kind(child), Some(Java::Modifiers | Java::Annotation | Java::Declarator))
                     && !walk.is_comment(child)
             });
-            (declarator.child_by_field_name(kinds::NAME)?, ty, Variadic::Positional)
+            (walk.field(*declarator, kinds::NAME)?, ty, Variadic::Positional)
         }
         _ => return None,
     };
@@ -205,7 +204,7 @@ fn parameter(walk: &Walk<'_, Java>, node: Node<'_>) -> Option<Parameter> {
 }
 
 fn type_parameters(walk: &Walk<'_, Java>, node: Node<'_>) -> Vec<TypeParameter> {
-    let Some(list) = node.child_by_field_name(kinds::TYPE_PARAMETERS) else { return Vec::new() };
+    let Some(list) = walk.field(node, kinds::TYPE_PARAMETERS) else { return Vec::new() };
     let mut cursor = list.walk();
     let parameters = list.named_children(&mut cursor).filter(|&c| walk.kind(c) == Some(Java::TypeParameter));
     parameters
@@ -238,7 +237,7 @@ fn declared_throws(walk: &Walk<'_, Java>, node: Node<'_>) -> Vec<Thrown> {
 }
 
 fn is_empty_constructor(walk: &Walk<'_, Java>, node: Node<'_>, declaration: &Declaration) -> bool {
-    let Some(body) = node.child_by_field_name(kinds::BODY) else { return false };
+    let Some(body) = walk.field(node, kinds::BODY) else { return false };
     declaration.signature.parameters.is_empty()
         && walk.children(body).iter().all(|&statement| {
             walk.kind(statement) == Some(Java::ConstructorCall)
@@ -277,10 +276,10 @@ pub(super) fn fields<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>, is: Java) {
     let mut cursor = node.walk();
     let declarators: Vec<_> = node.children_by_field_name(kinds::DECLARATOR, &mut cursor).collect();
     for declarator in declarators {
-        let Some(name) = declarator.child_by_field_name(kinds::NAME) else { continue };
+        let Some(name) = walk.field(declarator, kinds::NAME) else { continue };
         let (mut declaration, _) = start(walk, node, kind, name);
         declaration.header_end = walk.span(declarator).end;
-        if let Some(ty) = node.child_by_field_name(kinds::TYPE) {
+        if let Some(ty) = walk.field(node, kinds::TYPE) {
             declaration.signature.returns.ty = Some(walk.span(ty));
         }
         if declaration.name == "serialVersionUID" {
@@ -292,7 +291,7 @@ pub(super) fn fields<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>, is: Java) {
 
 /// Declares an enumeration constant and opens its body.
 pub(super) fn enum_constant<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>) {
-    let Some(name) = node.child_by_field_name(kinds::NAME) else { return };
+    let Some(name) = walk.field(node, kinds::NAME) else { return };
     let (mut declaration, _) = start(walk, node, Kind::EnumMember, name);
     declaration.surface = Surface::Public;
     declaration.header_end = walk.span(name).end;
@@ -329,7 +328,7 @@ pub(super) fn anonymous_body<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>) {
     declaration.header_end = at.end;
     declaration.surface = Surface::Private;
     declaration.unasked = true;
-    if let Some(ty) = node.child_by_field_name(kinds::TYPE) {
+    if let Some(ty) = walk.field(node, kinds::TYPE) {
         declaration.supertypes = vec![Name::simple(walk.text(ty))];
     }
     let id = walk.declare(declaration);

@@ -5,13 +5,27 @@ use tree_sitter::Node;
 use super::kinds::{self, Java};
 use crate::languages::shared::refuses_null;
 use crate::model::{Answer, Name, Origin};
-use crate::reading::{Raised, Scope, Walk};
+use crate::reading::{Next, Raised, Scope, Walk};
 
 /// Types that a handler may name without telling what was thrown.
 const VAGUE: &[&str] = &["Throwable", "Exception"];
 
 /// Types that mark what is not meant to happen, or is not there yet.
 const EXEMPT: &[&str] = &["AssertionError", "NotImplementedException"];
+
+/// Looks at a statement as text: one without function values, class bodies, doc comments and guard
+/// helpers holds nothing but perhaps a call, and need not be gone into.
+pub(super) fn skims(walk: &mut Walk<'_, Java>, node: Node<'_>) -> Next {
+    let text = walk.text(node);
+    let holds = |what: &str| memchr::memmem::find(text.as_bytes(), what.as_bytes()).is_some();
+    if holds("{") || holds("->") || holds("/**") || holds("Objects") || holds("///") {
+        return Next::Into;
+    }
+    if holds("(") {
+        walk.calls();
+    }
+    Next::Over
+}
 
 /// Notes a `return`.
 pub(super) fn returns(walk: &mut Walk<'_, Java>, node: Node<'_>) {
@@ -26,7 +40,7 @@ pub(super) fn throws(walk: &mut Walk<'_, Java>, node: Node<'_>) {
     loop {
         let inner = match walk.kind(thrown) {
             Some(Java::Parenthesized) => walk.children(thrown).into_iter().next(),
-            Some(Java::Cast) => thrown.child_by_field_name(kinds::VALUE),
+            Some(Java::Cast) => walk.field(thrown, kinds::VALUE),
             _ => None,
         };
         match inner {
@@ -36,7 +50,7 @@ pub(super) fn throws(walk: &mut Walk<'_, Java>, node: Node<'_>) {
     }
     match walk.kind(thrown) {
         Some(Java::Creation) => {
-            let Some(ty) = thrown.child_by_field_name(kinds::TYPE) else { return };
+            let Some(ty) = walk.field(thrown, kinds::TYPE) else { return };
             let name = Name::simple(walk.text(ty));
             let only_refuses_null = refuses_null(walk, condition);
             walk.raises(Raised {
@@ -72,7 +86,7 @@ pub(super) fn tries<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>) {
             caught.extend(caught_types(walk, clause));
         }
     }
-    if node.child_by_field_name(kinds::RESOURCES).is_some() {
+    if walk.field(node, kinds::RESOURCES).is_some() {
         // Closing a resource calls code that is not seen.
         walk.calls();
     }
@@ -100,7 +114,7 @@ fn catch_parameter<'t>(walk: &Walk<'_, Java>, clause: Node<'t>) -> Option<Node<'
 pub(super) fn handles<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>) {
     let types = caught_types(walk, node);
     let name = catch_parameter(walk, node)
-        .and_then(|parameter| parameter.child_by_field_name(kinds::NAME))
+        .and_then(|parameter| walk.field(parameter, kinds::NAME))
         .map(|name| Name::new(walk.text(name)));
     walk.open(Scope::Handler(name, types));
 }
@@ -108,7 +122,7 @@ pub(super) fn handles<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>) {
 /// Notes the condition of an `if` that does nothing but throw.
 pub(super) fn guards<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>) {
     let (Some(condition), Some(then)) =
-        (node.child_by_field_name(kinds::CONDITION), node.child_by_field_name(kinds::CONSEQUENCE))
+        (walk.field(node, kinds::CONDITION), walk.field(node, kinds::CONSEQUENCE))
     else {
         return;
     };
@@ -127,8 +141,12 @@ pub(super) fn guards<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>) {
 
 /// Notes a call; the standard guard helpers throw what their name says.
 pub(super) fn invokes(walk: &mut Walk<'_, Java>, node: Node<'_>) {
-    let name = node.child_by_field_name(kinds::NAME).map_or("", |name| walk.text(name));
-    let object = node.child_by_field_name(kinds::OBJECT).map_or("", |object| walk.text(object));
+    let name = walk.field(node, kinds::NAME).map_or("", |name| walk.text(name));
+    if !(name.starts_with("requireNonNull") || name.starts_with("check")) {
+        walk.calls();
+        return;
+    }
+    let object = walk.field(node, kinds::OBJECT).map_or("", |object| walk.text(object));
     let guard = match (object.rsplit('.').next().unwrap_or_default(), name) {
         ("Objects", "requireNonNull") => Some("NullPointerException"),
         ("Objects", "checkIndex" | "checkFromToIndex" | "checkFromIndexSize") => Some("IndexOutOfBoundsException"),

@@ -6,7 +6,7 @@ use tree_sitter::Node;
 
 use super::kinds::{self, Java};
 use super::{JAVA, declare, flow};
-use crate::languages::shared::block_form;
+use crate::languages::shared::{block_form, is_test_path};
 use crate::reading::{Action, CommentForm, Grammar, Language, Next, Scope, Table, Walk};
 
 /// The grammar of Java.
@@ -20,7 +20,7 @@ impl Grammar for JavaGrammar {
 
     fn table(&self) -> &'static Table<Java> {
         static TABLE: OnceLock<Table<Java>> = OnceLock::new();
-        TABLE.get_or_init(|| Table::new(tree_sitter_java::LANGUAGE.into(), kinds::NAMES))
+        TABLE.get_or_init(|| Table::new(tree_sitter_java::LANGUAGE.into(), kinds::NAMES, kinds::FIELDS))
     }
 
     fn names(&self) -> &'static [(&'static str, Action<Java>)] {
@@ -40,6 +40,9 @@ impl Grammar for JavaGrammar {
     }
 
     fn enter<'t>(&self, walk: &mut Walk<'t, Java>, node: Node<'t>, kind: Java) -> Next {
+        if walk.is_test.is_none() {
+            walk.is_test = Some(is_test_path(walk.source.path(), &["*Test", "*Tests", "*TestCase", "*IT"]));
+        }
         match kind {
             Java::Class | Java::Interface | Java::Enum | Java::Record | Java::AnnotationType => {
                 declare::type_declaration(walk, node, kind);
@@ -47,11 +50,18 @@ impl Grammar for JavaGrammar {
             Java::Method | Java::Constructor | Java::CompactConstructor | Java::AnnotationElement => {
                 declare::callable(walk, node, kind);
             }
-            Java::Field | Java::Constant => declare::fields(walk, node, kind),
+            Java::Field | Java::Constant => {
+                declare::fields(walk, node, kind);
+                return flow::skims(walk, node);
+            }
             Java::EnumConstant => declare::enum_constant(walk, node),
             Java::Package => declare::package(walk, node),
             Java::Lambda => walk.open(Scope::Barrier),
-            Java::Return => flow::returns(walk, node),
+            Java::Return => {
+                flow::returns(walk, node);
+                return flow::skims(walk, node);
+            }
+            Java::ExpressionStatement | Java::LocalVariable => return flow::skims(walk, node),
             Java::Throw => flow::throws(walk, node),
             Java::Try | Java::TryWithResources => flow::tries(walk, node),
             Java::Catch => flow::handles(walk, node),
@@ -62,12 +72,25 @@ impl Grammar for JavaGrammar {
                 walk.calls();
                 declare::anonymous_body(walk, node);
             }
-            Java::Modifiers | Java::Annotation | Java::Block | Java::ClassBody | Java::Declarator => {}
-            Java::CatchParameter | Java::CatchType | Java::ExtendsInterfaces | Java::Parameter => {}
-            Java::ReceiverParameter | Java::SpreadParameter | Java::SuperInterfaces | Java::Superclass => {}
-            Java::Throws | Java::TypeList | Java::TypeParameter | Java::TypeParameters => {}
-            Java::ExpressionStatement | Java::Parenthesized | Java::Cast => {}
-            Java::Identifier | Java::VoidType => return Next::Over,
+            // A doc comment between annotations and name is looked for by its place.
+            Java::Modifiers if walk.text(node).contains("/*") || walk.text(node).contains("//") => {}
+            Java::Block | Java::ClassBody | Java::Declarator | Java::Parenthesized | Java::Cast => {}
+            Java::Modifiers
+            | Java::Annotation
+            | Java::CatchParameter
+            | Java::CatchType
+            | Java::ExtendsInterfaces
+            | Java::Parameter
+            | Java::ReceiverParameter
+            | Java::SpreadParameter
+            | Java::SuperInterfaces
+            | Java::Superclass
+            | Java::Throws
+            | Java::TypeList
+            | Java::TypeParameter
+            | Java::TypeParameters
+            | Java::Identifier
+            | Java::VoidType => return Next::Over,
         }
         Next::Into
     }

@@ -30,6 +30,7 @@ pub(in crate::languages) enum Java {
     Interface,
     Invocation,
     Lambda,
+    LocalVariable,
     Method,
     Modifiers,
     Package,
@@ -83,6 +84,7 @@ pub(super) const NAMES: &[(&str, Action<Java>)] = &[
     ("interface_declaration", Ask(Java::Interface)),
     ("method_invocation", Ask(Java::Invocation)),
     ("lambda_expression", Ask(Java::Lambda)),
+    ("local_variable_declaration", Ask(Java::LocalVariable)),
     ("method_declaration", Ask(Java::Method)),
     ("modifiers", Ask(Java::Modifiers)),
     ("package_declaration", Ask(Java::Package)),
@@ -109,7 +111,7 @@ pub(super) const NAMES: &[(&str, Action<Java>)] = &[
     ("array_type", Over),
     ("type_arguments", Over),
     ("method_reference", Over),
-    ("field_access", Action::Into),
+    ("formal_parameters", Over),
 ];
 
 pub(super) const ARGUMENTS: &str = "arguments";

@@ -5,7 +5,6 @@ use tree_sitter::Node;
 use super::kinds::{self, Python};
 use super::parameters::{data_fields, parameters, type_parameters};
 use super::{docstring, flow};
-use crate::languages::shared::is_test_path;
 use crate::model::{
     Answer, Attached, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Misplaced, Name, Returns, Signature, Surface,
 };
@@ -75,7 +74,7 @@ pub(super) fn module<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
 
 /// A decorated definition declares what it decorates; the inner node then only opens its body.
 pub(super) fn decorated<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
-    let Some(inner) = node.child_by_field_name(kinds::DEFINITION) else { return };
+    let Some(inner) = walk.field(node, kinds::DEFINITION) else { return };
     match walk.kind(inner) {
         Some(Python::Function) => function(walk, inner, node),
         Some(Python::Class) => class(walk, inner, node),
@@ -93,15 +92,15 @@ fn surface_of(walk: &Walk<'_, Python>, name: &str) -> Surface {
 }
 
 fn start(walk: &Walk<'_, Python>, node: Node<'_>, outer: Node<'_>, kind: Kind) -> Option<Declaration> {
-    let name = node.child_by_field_name(kinds::NAME)?;
+    let name = walk.field(node, kinds::NAME)?;
     let text = walk.text(name);
     let mut declaration = Declaration::new(kind, Name::new(text), walk.span(name), walk.span(outer));
     declaration.surface = surface_of(walk, text);
     declaration.unasked = walk.in_code();
-    if is_test_path(walk.source.path(), &["test_*", "*_test", "conftest"]) {
+    if walk.is_test == Some(true) {
         declaration.excuses.push(Excuse::Tests);
     }
-    if let Some(body) = node.child_by_field_name(kinds::BODY) {
+    if let Some(body) = walk.field(node, kinds::BODY) {
         declaration.header_end = header_end(walk, walk.span(body).start);
     }
     Some(declaration)
@@ -144,7 +143,7 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: N
     let dunder = declaration.name.as_str().starts_with("__") && declaration.name.as_str().ends_with("__");
     // What special methods mean is fixed by the language: they are checked and never asked for.
     declaration.unasked |= dunder;
-    if let Some(body) = node.child_by_field_name(kinds::BODY) {
+    if let Some(body) = walk.field(node, kinds::BODY) {
         take_body(walk, body, &mut declaration);
     }
     let id = walk.declare(declaration);
@@ -247,7 +246,7 @@ fn late_docstring<'t>(walk: &Walk<'t, Python>, body: Node<'t>) -> Option<Node<'t
 }
 
 fn returns(walk: &Walk<'_, Python>, node: Node<'_>, constructor: bool) -> Returns {
-    let ty = node.child_by_field_name(kinds::RETURN_TYPE);
+    let ty = walk.field(node, kinds::RETURN_TYPE);
     let mut out = Returns { ty: ty.map(|ty| walk.span(ty)), ..Returns::default() };
     if constructor {
         out.value = Answer::No;
@@ -273,11 +272,11 @@ pub(super) fn class<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: Node
     declaration.answered = false;
     declaration.signature.type_parameters = type_parameters(walk, node);
     declaration.body = Body::Present;
-    if let Some(list) = node.child_by_field_name(kinds::SUPERCLASSES) {
+    if let Some(list) = walk.field(node, kinds::SUPERCLASSES) {
         let bases = walk.children(list).into_iter().filter(|&base| walk.kind(base) != Some(Python::KeywordArgument));
         declaration.supertypes = bases.map(|base| Name::simple(walk.text(base))).collect();
     }
-    if let Some(body) = node.child_by_field_name(kinds::BODY) {
+    if let Some(body) = walk.field(node, kinds::BODY) {
         if let Some(doc) = docstring::take(walk, body) {
             declaration.comment = Attached { doc: Some(doc), misplaced: None };
         }
@@ -298,7 +297,7 @@ fn already_declared<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: Node
 
 /// Declares a lambda that is given a name, and notes assignments that bear on documentation.
 pub(super) fn assignment<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
-    let (Some(left), right) = (node.child_by_field_name(kinds::LEFT), node.child_by_field_name(kinds::RIGHT)) else {
+    let (Some(left), right) = (walk.field(node, kinds::LEFT), walk.field(node, kinds::RIGHT)) else {
         return;
     };
     flow::notes_assigned_doc(walk, left);

@@ -5,7 +5,7 @@ use tree_sitter::Node;
 use super::kinds::{self, Python};
 use crate::languages::shared::refuses_null;
 use crate::model::{Answer, Name, Origin};
-use crate::reading::{Raised, Scope, Walk};
+use crate::reading::{Next, Raised, Scope, Walk};
 
 /// Types that a handler may name without telling what was thrown.
 const VAGUE: &[&str] = &["BaseException", "Exception"];
@@ -15,6 +15,20 @@ const EXEMPT: &[&str] = &["NotImplementedError", "AssertionError", "NotImplement
 
 /// Exceptions of the standard library with lower-case names.
 const LOWER: &[&str] = &["error", "timeout", "herror", "gaierror"];
+
+/// Looks at a statement as text: one without function values, yields and assigned docstrings holds
+/// nothing but perhaps a call, and need not be gone into.
+pub(super) fn skims(walk: &mut Walk<'_, Python>, node: Node<'_>) -> Next {
+    let text = walk.text(node);
+    let holds = |what: &str| memchr::memmem::find(text.as_bytes(), what.as_bytes()).is_some();
+    if holds("lambda") || holds("yield") || holds("__doc__") || holds("#") {
+        return Next::Into;
+    }
+    if holds("(") || holds("await") || holds(" for ") {
+        walk.calls();
+    }
+    Next::Over
+}
 
 /// Notes a `return`.
 pub(super) fn returns(walk: &mut Walk<'_, Python>, node: Node<'_>) {
@@ -34,10 +48,10 @@ pub(super) fn raises(walk: &mut Walk<'_, Python>, node: Node<'_>) {
         return;
     };
     let called = walk.kind(raised) == Some(Python::Call);
-    let ty = if called { raised.child_by_field_name(kinds::FUNCTION).unwrap_or(raised) } else { raised };
+    let ty = if called { walk.field(raised, kinds::FUNCTION).unwrap_or(raised) } else { raised };
     let last = match walk.kind(ty) {
         Some(Python::Identifier) => ty,
-        Some(Python::Attribute) => ty.child_by_field_name(kinds::ATTRIBUTE).unwrap_or(ty),
+        Some(Python::Attribute) => walk.field(ty, kinds::ATTRIBUTE).unwrap_or(ty),
         _ => {
             walk.raises_unknown();
             return;
@@ -78,7 +92,7 @@ pub(super) fn tries<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
             caught.extend(types);
         }
     }
-    if let Some(body) = node.child_by_field_name(kinds::BODY) {
+    if let Some(body) = walk.field(node, kinds::BODY) {
         walk.open_at(body, Scope::Try(caught));
     }
 }
@@ -87,11 +101,11 @@ pub(super) fn tries<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
 fn caught_by(walk: &Walk<'_, Python>, clause: Node<'_>) -> (Option<Name>, Vec<Name>) {
     let mut cursor = clause.walk();
     let values: Vec<_> = clause.children_by_field_name(kinds::VALUE, &mut cursor).collect();
-    let mut variable = clause.child_by_field_name(kinds::ALIAS).map(|alias| Name::new(walk.text(alias)));
+    let mut variable = walk.field(clause, kinds::ALIAS).map(|alias| Name::new(walk.text(alias)));
     let mut types = Vec::new();
     for mut value in values {
         if walk.kind(value) == Some(Python::AsPattern) {
-            if let Some(alias) = value.child_by_field_name(kinds::ALIAS) {
+            if let Some(alias) = walk.field(value, kinds::ALIAS) {
                 variable = Some(Name::new(walk.text(alias)));
             }
             let Some(inner) = value.named_child(0) else { continue };
@@ -115,7 +129,7 @@ pub(super) fn handles<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
 /// A `with` calls code that is not seen; `suppress` catches like a handler.
 pub(super) fn suppresses<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
     walk.calls();
-    let Some(body) = node.child_by_field_name(kinds::BODY) else { return };
+    let Some(body) = walk.field(node, kinds::BODY) else { return };
     let header = walk.source.slice(crate::text::Span::new(walk.span(node).start, walk.span(body).start));
     let Some((_, rest)) = header.split_once("suppress(") else { return };
     let list = rest.split(')').next().unwrap_or_default();
@@ -126,7 +140,7 @@ pub(super) fn suppresses<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
 /// Notes the condition of an `if` that does nothing but raise.
 pub(super) fn guards<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
     let (Some(condition), Some(then)) =
-        (node.child_by_field_name(kinds::CONDITION), node.child_by_field_name(kinds::CONSEQUENCE))
+        (walk.field(node, kinds::CONDITION), walk.field(node, kinds::CONSEQUENCE))
     else {
         return;
     };

@@ -6,6 +6,7 @@ use tree_sitter::Node;
 
 use super::kinds::{self, Python};
 use super::{PYTHON, declare, docstring, finish, flow};
+use crate::languages::shared::is_test_path;
 use crate::model::Carrier;
 use crate::reading::{Action, CommentForm, Grammar, Language, Next, Scope, Table, Walk};
 
@@ -20,7 +21,7 @@ impl Grammar for PythonGrammar {
 
     fn table(&self) -> &'static Table<Python> {
         static TABLE: OnceLock<Table<Python>> = OnceLock::new();
-        TABLE.get_or_init(|| Table::new(tree_sitter_python::LANGUAGE.into(), kinds::NAMES))
+        TABLE.get_or_init(|| Table::new(tree_sitter_python::LANGUAGE.into(), kinds::NAMES, kinds::FIELDS))
     }
 
     fn names(&self) -> &'static [(&'static str, Action<Python>)] {
@@ -41,6 +42,9 @@ impl Grammar for PythonGrammar {
     }
 
     fn enter<'t>(&self, walk: &mut Walk<'t, Python>, node: Node<'t>, kind: Python) -> Next {
+        if walk.is_test.is_none() {
+            walk.is_test = Some(is_test_path(walk.source.path(), &["test_*", "*_test", "conftest"]));
+        }
         match kind {
             Python::Module => declare::module(walk, node),
             Python::Decorated => declare::decorated(walk, node),
@@ -48,7 +52,11 @@ impl Grammar for PythonGrammar {
             Python::Class => declare::class(walk, node, node),
             Python::Assignment => declare::assignment(walk, node),
             Python::Lambda => walk.open(Scope::Barrier),
-            Python::Return => flow::returns(walk, node),
+            Python::Return => {
+                flow::returns(walk, node);
+                return flow::skims(walk, node);
+            }
+            Python::ExpressionStatement => return flow::skims(walk, node),
             Python::Yield => walk.yields(),
             Python::Raise => flow::raises(walk, node),
             Python::Try => flow::tries(walk, node),
@@ -57,10 +65,14 @@ impl Grammar for PythonGrammar {
             Python::If => flow::guards(walk, node),
             Python::Call | Python::Await | Python::For | Python::Comprehension => walk.calls(),
             // Interpolations aside, nothing in a string matters; they hold calls at most.
-            Python::String | Python::Identifier | Python::None | Python::Ellipsis | Python::Pass => {
-                return Next::Over;
-            }
-            Python::Parameters | Python::Decorator => {}
+            // Defaults and decorators are worked out elsewhere than in the body.
+            Python::String
+            | Python::Identifier
+            | Python::None
+            | Python::Ellipsis
+            | Python::Pass
+            | Python::Parameters
+            | Python::Decorator => return Next::Over,
             Python::Assert
             | Python::Attribute
             | Python::AugmentedAssignment
@@ -68,7 +80,6 @@ impl Grammar for PythonGrammar {
             | Python::ConcatenatedString
             | Python::DefaultParameter
             | Python::DictSplat
-            | Python::ExpressionStatement
             | Python::KeywordArgument
             | Python::KeywordSeparator
             | Python::List

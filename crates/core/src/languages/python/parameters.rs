@@ -10,7 +10,7 @@ use crate::text::Span;
 
 /// Reads the parameters of a function or lambda; the first of a method is its receiver.
 pub(super) fn parameters(walk: &Walk<'_, Python>, node: Node<'_>, receiver: bool) -> Vec<Parameter> {
-    let Some(list) = node.child_by_field_name(kinds::PARAMETERS) else { return Vec::new() };
+    let Some(list) = walk.field(node, kinds::PARAMETERS) else { return Vec::new() };
     let mut out = Vec::new();
     let mut expects_receiver = receiver;
     for child in walk.children(list) {
@@ -30,7 +30,7 @@ fn parameter(walk: &Walk<'_, Python>, node: Node<'_>) -> Option<Parameter> {
     let (named, default) = match kind {
         Python::Identifier | Python::ListSplat | Python::DictSplat | Python::Tuple => (node, None),
         Python::DefaultParameter | Python::TypedDefaultParameter => {
-            (node.child_by_field_name(kinds::NAME)?, node.child_by_field_name(kinds::VALUE))
+            (walk.field(node, kinds::NAME)?, walk.field(node, kinds::VALUE))
         }
         Python::TypedParameter => (walk.children(node).into_iter().next()?, None),
         _ => return None,
@@ -42,7 +42,7 @@ fn parameter(walk: &Walk<'_, Python>, node: Node<'_>) -> Option<Parameter> {
     };
     let name = if variadic == Variadic::No { named } else { walk.children(named).into_iter().next()? };
     let text = walk.text(name);
-    let ty = node.child_by_field_name(kinds::TYPE).map(|ty| walk.span(ty));
+    let ty = walk.field(node, kinds::TYPE).map(|ty| walk.span(ty));
     Some(Parameter {
         name: ParamName::Named(Name::new(text)),
         span: walk.span(name),
@@ -58,7 +58,7 @@ fn parameter(walk: &Walk<'_, Python>, node: Node<'_>) -> Option<Parameter> {
 
 /// Reads the type parameters of a generic function or class (PEP 695).
 pub(super) fn type_parameters(walk: &Walk<'_, Python>, node: Node<'_>) -> Vec<TypeParameter> {
-    let Some(list) = node.child_by_field_name(kinds::TYPE_PARAMETERS) else { return Vec::new() };
+    let Some(list) = walk.field(node, kinds::TYPE_PARAMETERS) else { return Vec::new() };
     let names = walk.children(list).into_iter().map(|ty| {
         let span = walk.span(ty);
         let text = walk.text(ty);
@@ -83,11 +83,11 @@ pub(super) fn data_fields(walk: &Walk<'_, Python>, body: Node<'_>) -> Vec<Parame
             continue;
         }
         let (Some(left), Some(ty)) =
-            (assignment.child_by_field_name(kinds::LEFT), assignment.child_by_field_name(kinds::TYPE))
+            (walk.field(assignment, kinds::LEFT), walk.field(assignment, kinds::TYPE))
         else {
             continue;
         };
-        let value = assignment.child_by_field_name(kinds::RIGHT);
+        let value = walk.field(assignment, kinds::RIGHT);
         let written = walk.text(ty);
         let left_out = value.is_some_and(|value| walk.text(value).replace(' ', "").contains("init=False"));
         if walk.kind(left) != Some(Python::Identifier) || written.contains("ClassVar") || left_out {

@@ -1,0 +1,82 @@
+//! A whole review against bare parsing of the same files, in one run.
+//!
+//! Both sides read the files from disk, with two workers each, and take turns; the ratio of the medians is
+//! what counts. `VINEQUILL_BENCH=DIR` names the sources; without it the demo project is taken many times
+//! over, which says little of real code.
+
+use std::path::{Path, PathBuf};
+use std::time::{Duration, Instant};
+
+use rayon::prelude::*;
+use vinequill_core::reading::Parsers;
+use vinequill_core::settings::{Config, Overrides, Settings};
+use vinequill_core::text::Source;
+use vinequill_project::{Found, Selection, find_files, read, review_files};
+
+const WORKERS: usize = 2;
+const ROUNDS: usize = 9;
+
+fn main() {
+    let settings = vinequill_core::settle(&Config::default(), &Overrides::default()).expect("defaults are valid");
+    let demo = PathBuf::from(env!("CARGO_MANIFEST_DIR")).join("../../demo");
+    let named = std::env::var_os("VINEQUILL_BENCH").map(PathBuf::from);
+    let root = named.clone().unwrap_or(demo);
+    for language in vinequill_core::languages::ALL {
+        let mut files = files_of(&root, language.id.as_str(), &settings);
+        if named.is_none() {
+            files = std::iter::repeat_n(files, 200).flatten().collect();
+        }
+        if files.is_empty() {
+            continue;
+        }
+        let bytes: u64 = files.iter().filter_map(|file| std::fs::metadata(&file.path).ok()).map(|m| m.len()).sum();
+        let (mut parsing, mut reviewing) = (Vec::new(), Vec::new());
+        for _ in 0..ROUNDS {
+            parsing.push(timed(|| parse(&files, &settings)));
+            reviewing.push(timed(|| review_files(&files, &settings, WORKERS).len()));
+        }
+        let (parsing, reviewing) = (median(parsing), median(reviewing));
+        report(language.label, bytes, (parsing, reviewing));
+    }
+}
+
+#[expect(clippy::print_stdout, reason = "a benchmark prints its figures")]
+fn report(label: &str, bytes: u64, (parsing, reviewing): (Duration, Duration)) {
+    println!(
+        "{label:<8} {:>6.2} MB   parsing {:>7.1} ms   review {:>7.1} ms   ratio {:.2}",
+        bytes as f64 / 1e6,
+        parsing.as_secs_f64() * 1e3,
+        reviewing.as_secs_f64() * 1e3,
+        reviewing.as_secs_f64() / parsing.as_secs_f64()
+    );
+}
+
+fn files_of(root: &Path, language: &str, settings: &Settings) -> Vec<Found> {
+    let selection = Selection { languages: vec![language.to_owned()], ..Selection::default() };
+    find_files(root, &[root.to_owned()], &selection, settings).expect("the sources are there").0
+}
+
+/// Bare parsing: the same files, read and parsed by as many workers, and nothing else.
+fn parse(files: &[Found], settings: &Settings) -> usize {
+    let pool = rayon::ThreadPoolBuilder::new().num_threads(WORKERS).build().expect("threads start");
+    pool.install(|| {
+        files
+            .par_iter()
+            .map_init(Parsers::new, |parsers, file| {
+                let Ok(decoded) = read(&file.path, settings.max_file_size) else { return 0 };
+                file.language.reader.parse_only(&Source::new(&file.shown, &decoded.text), parsers)
+            })
+            .sum()
+    })
+}
+
+fn timed<T>(work: impl FnOnce() -> T) -> Duration {
+    let start = Instant::now();
+    std::hint::black_box(work());
+    start.elapsed()
+}
+
+fn median(mut times: Vec<Duration>) -> Duration {
+    times.sort();
+    times[times.len() / 2]
+}
