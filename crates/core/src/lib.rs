@@ -18,6 +18,8 @@ pub mod reading;
 pub mod review;
 pub mod rules;
 pub mod settings;
+#[cfg(any(test, feature = "testing"))]
+pub mod testing;
 pub mod text;
 mod types;
 

@@ -87,8 +87,11 @@ pub fn examine<'a>(file: &'a FileReading<'_>, standings: &Standings, id: DeclId,
         }
     }
     let debtor = Debtor { source: file.source, declaration, signature, demand: file.settings.demand };
-    let owes = known && standings.owes(file, id, doc);
-    let debt = if owes { Debt::of(&debtor, doc, &pairing) } else { Debt::none(signature) };
+    let mut debt =
+        if standings.owes(file, id, doc) { Debt::of(&debtor, doc, &pairing) } else { Debt::none(signature) };
+    if !known {
+        debt.params.fill(false);
+    }
     Examined { signature, known, pairing, debt }
 }
 

@@ -44,6 +44,9 @@ pub(super) fn complete(
     let additions = notation.writer.additions(doc, &lines, &wanted, &order, &style);
     let place = Place::of(file, raw)?;
     let mut edits = place.widened(raw);
+    if !additions.is_empty() && !asks_summary {
+        edits.extend(place.opened(raw));
+    }
     if asks_summary {
         let text = notation.writer.whole(&style.placeholder, &[], &style);
         edits.push(place.summary(raw, &text));
@@ -169,6 +172,15 @@ impl<'f> Place<'f> {
             Edit { span: Span::at(first), text: quote.repeat(2) },
             Edit { span: Span::at(raw.span.end), text: quote.repeat(2) },
         ]
+    }
+
+    /// The text of a block on one line gets a line of its own.
+    fn opened(&self, raw: &RawComment) -> Option<Edit> {
+        let [line] = raw.lines[..] else { return None };
+        let said = self.file.source.slice(line);
+        let start = line.start + Span::of(said.len() - said.trim_start().len(), 0).start;
+        let block = matches!(raw.carrier, Carrier::Block { .. });
+        block.then(|| Edit { span: Span::new(line.start, start), text: format!("{}{}", self.ending, self.prefix) })
     }
 
     fn line(&self, text: &str) -> String {

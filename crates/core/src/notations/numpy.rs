@@ -125,7 +125,7 @@ fn read_value(
     if let Some(row) = first {
         let text = lines.trimmed(row);
         let split = sections::split_colon(text);
-        if split.is_some_and(|(head, _)| sections::is_reminder(head)) {
+        if sections::is_reminder(split.map_or(text, |(head, _)| head)) {
             sections::set_text(&mut found, lines, text, end);
         } else {
             sections::read_type(&mut found, lines, split.map_or(text, |(_, ty)| ty));

@@ -3,7 +3,7 @@
 
 use super::summary::{entry, entry_name};
 use super::{Addition, Lines, NewEntry, Order};
-use crate::model::{DocComment, Entry, EntryKind, EntryName};
+use crate::model::{DocComment, Entry, EntryKind, EntryName, Section};
 use crate::text::{Span, nearest};
 
 /// A title, in lower case, with the spelling that stands for it and what its items are.
@@ -192,11 +192,10 @@ pub(super) fn additions(
         let kind = group[0].kind;
         let into = doc.sections.iter().find(|section| section.kind == Some(kind));
         if let Some(section) = into {
-            let base = base_indent(lines);
-            let shift = " ".repeat((section.item_indent as usize).saturating_sub(base));
+            let shift = item_lead(lines, section);
             for entry in group {
                 let at = place(doc, section.lines, entry, order);
-                let text: Vec<String> = reindented(writer.item(entry), &shift);
+                let text: Vec<String> = reindented(writer.item(entry), shift);
                 match out.iter_mut().find(|addition| addition.at == at) {
                     Some(addition) => addition.lines.extend(text),
                     None => out.push(Addition { at, lines: text }),
@@ -217,6 +216,18 @@ pub(super) fn additions(
         }
     }
     out
+}
+
+/// Returns the white space by which the items of a section are indented beyond the comment itself.
+fn item_lead<'s>(lines: &Lines<'s>, section: &Section) -> &'s str {
+    let lead = |at: usize| {
+        let text = lines.text(at);
+        &text[..text.len() - text.trim_start().len()]
+    };
+    let base = (1..lines.len()).filter(|&at| !lines.is_blank(at)).min_by_key(|&at| lines.indent(at)).map_or("", lead);
+    let rows = section.lines.0 as usize + 1..section.lines.1 as usize;
+    let item = rows.clone().find(|&at| !lines.is_blank(at) && lines.indent(at) == section.item_indent as usize);
+    item.map_or("", lead).strip_prefix(base).unwrap_or("")
 }
 
 /// Gives an item the indentation that the section's items have.

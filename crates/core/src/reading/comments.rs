@@ -68,7 +68,7 @@ mod tests {
 
     #[test]
     fn stars_are_taken_off_and_indentation_behind_them_kept() {
-        assert_eq!(lines_of("/** One.\n   *   two\r\n   */"), [" One.", "   two", ""]);
+        assert_eq!(lines_of("/** One.\n   *   two\r\n   */"), [" One.", "   two", "   "]);
         assert_eq!(lines_of("/** One.\n    two **/"), [" One.", "    two "]);
         assert_eq!(lines_of("/***/"), [""]);
     }

@@ -342,6 +342,7 @@ pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree) -> Out
     }
     walk.leave(0);
     sort_comments(&mut walk.outline);
+    doubt_broken(&mut walk.outline);
     grammar.finish(&mut walk);
     conclude(&mut walk, grammar.serves().hierarchy);
     walk.outline
@@ -441,6 +442,18 @@ fn sort_comments(outline: &mut Outline) {
             Misplaced::Detached(id) => Misplaced::Detached(new_place[id.0 as usize]),
             Misplaced::Ordinary(id) => Misplaced::Ordinary(new_place[id.0 as usize]),
         });
+    }
+}
+
+/// Asks nothing of declarations whose own lines were not understood: what was made of them may be wrong.
+fn doubt_broken(outline: &mut Outline) {
+    let unparsed = &outline.unparsed;
+    for declaration in &mut outline.declarations {
+        let header = declaration.header();
+        if unparsed.iter().any(|span| span.start <= header.end && header.start < span.end) {
+            declaration.unasked = true;
+            declaration.signature.hidden = true;
+        }
     }
 }
 

@@ -22,6 +22,7 @@ pub enum Standing {
 /// How all declarations of a file stand.
 pub struct Standings {
     overriding: Vec<bool>,
+    answered: Vec<bool>,
     standings: Vec<Standing>,
     surfaces: Vec<Surface>,
     excuses: Vec<Option<Excuse>>,
@@ -36,6 +37,7 @@ impl Standings {
         let overriding = file.outline.declarations.iter().map(|d| is_override(file, &kinship, d)).collect();
         let mut out = Self {
             overriding,
+            answered: Vec::with_capacity(count),
             standings: Vec::with_capacity(count),
             surfaces: Vec::with_capacity(count),
             excuses: Vec::with_capacity(count),
@@ -51,8 +53,11 @@ impl Standings {
                 || owner.is_some_and(|owner| out.standings[owner] == Standing::Skipped);
             let sibling = &mut last_sibling[owner.map_or(0, |owner| owner + 1)];
             let answered = (declaration.answered && (doc.is_none() || !declaration.kind.is_type()))
-                || sibling.is_some_and(|before| answers(file, DeclId(narrow(before)), declaration, &out.standings));
+                || sibling.is_some_and(|before| {
+                    answers(file, DeclId(narrow(before)), declaration, out.answered[before])
+                });
             *sibling = Some(at);
+            out.answered.push(answered);
             out.standings.push(if hidden {
                 Standing::Skipped
             } else if declaration.unasked || answered || !is_of_asked_sort(file, declaration.kind) {
@@ -127,12 +132,11 @@ fn is_of_asked_sort(file: &FileReading<'_>, kind: Kind) -> bool {
     file.settings.ask.contains(&sort)
 }
 
-/// An overload directly below a documented namesake is answered by it.
-fn answers(file: &FileReading<'_>, before: DeclId, declaration: &Declaration, standings: &[Standing]) -> bool {
+/// An overload below a documented namesake is answered by it, and so are those directly below that one.
+fn answers(file: &FileReading<'_>, before: DeclId, declaration: &Declaration, answered: bool) -> bool {
     let sibling = file.outline.declaration(before);
     let same = sibling.name == declaration.name && sibling.kind == declaration.kind && declaration.kind.is_callable();
-    let documented = sibling.comment.doc.is_some() || standings[before.0 as usize] == Standing::NotAsked && sibling.answered;
-    same && declaration.comment.doc.is_none() && documented
+    same && declaration.comment.doc.is_none() && (sibling.comment.doc.is_some() || answered)
 }
 
 fn excuse_of(file: &FileReading<'_>, declaration: &Declaration, overriding: bool) -> Option<Excuse> {

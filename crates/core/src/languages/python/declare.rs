@@ -96,7 +96,8 @@ fn start(walk: &Walk<'_, Python>, node: Node<'_>, outer: Node<'_>, kind: Kind) -
     let text = walk.text(name);
     let mut declaration = Declaration::new(kind, Name::new(text), walk.span(name), walk.span(outer));
     declaration.surface = surface_of(walk, text);
-    declaration.unasked = walk.in_code();
+    // Stubs describe types; the documentation stands in the source beside them.
+    declaration.unasked = walk.in_code() || walk.source.path().ends_with(".pyi");
     if walk.is_test == Some(true) {
         declaration.excuses.push(Excuse::Tests);
     }

@@ -1,0 +1,11 @@
+/** A press. */
+public class Press {
+    /**
+     * Old.
+     *
+     * @deprecated use another
+     */
+    @Deprecated
+    public void old() {}
+    @Deprecated public void silent() {}
+}

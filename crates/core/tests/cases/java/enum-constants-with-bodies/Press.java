@@ -1,0 +1,18 @@
+/** The grapes. */
+public enum Grape {
+    /** White. */
+    RIESLING("r") {
+        /** @return x */
+        @Override public int sugar() { return 90; }
+    },
+    PINOT("p");
+
+    Grape(String code) {}
+
+    /**
+     * Tells the sugar.
+     *
+     * @return in degrees
+     */
+    public int sugar() { return 0; }
+}

@@ -1,0 +1,7 @@
+/**
+ * The press house.
+ *
+ * @since 1
+ */
+@Generated
+package sallow.ridge.press;

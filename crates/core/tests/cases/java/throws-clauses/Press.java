@@ -1,0 +1,19 @@
+/** A press. */
+public class Press {
+    /**
+     * Reads a scale.
+     *
+     * @param port where it hangs
+     * @throws java.io.IOException if it does not answer
+     */
+    public void read(int port) throws java.io.IOException, java.util.concurrent.TimeoutException, Overload {}
+
+    /**
+     * Reads all.
+     *
+     * @exception Exception if one fails
+     */
+    public void readAll() throws java.io.IOException {}
+
+    static class Overload extends Exception {}
+}

@@ -1,0 +1,8 @@
+/** A press. */
+public class Press {
+    /** Fine. @param */
+    public void fine(int a) {}
+    public void broken( { int = ; }
+    /** Found again. */
+    public void after() {}
+}

@@ -1,0 +1,7 @@
+def f(x, y):
+	"""Tut es.
+
+	Args:
+		x: größer
+	"""
+	return 1

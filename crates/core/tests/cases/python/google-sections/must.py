@@ -1,0 +1,43 @@
+def f(x, y, z):
+    """Do it.
+
+    A paragraph on ``x``: with a colon.
+
+    Arguments:
+        x (dict[str, int]): one
+            over two lines:
+                and three
+        y: two
+    Note:
+        Not an entry: this.
+
+    Keyword Args:
+        z (int, optional): three
+
+    Returns: a number, on the line itself
+
+    Raises:
+        ValueError, KeyError: when
+        If nothing works.
+
+    Example:
+        Args:
+            q: not an entry
+    """
+    return 1
+
+
+def g(x):
+    """Do it.
+
+    Arguements:
+        x: one
+    """
+
+
+def h(x):
+    """Do it.
+
+    Args:
+        None
+    """

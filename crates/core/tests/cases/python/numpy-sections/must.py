@@ -1,0 +1,65 @@
+def f(x, y, *args, **kwargs):
+    """
+    Do it.
+
+    Parameters
+    ----------
+    x : int, optional
+        One.
+    y : {'a', 'b'}
+    *args, **kwargs
+        More.
+
+    Returns
+    -------
+    a : int
+        First.
+    b : str
+        Second.
+
+    Other Parameters
+    ----------------
+    depth : int
+        A key.
+
+    Raises
+    ------
+    ValueError
+        When.
+
+    See Also
+    --------
+    g : other
+
+    Custom
+    ------
+    z : not an entry
+    """
+    return 1
+
+
+def g(a1, rest):
+    """Do it.
+
+    Parameters
+    ----------
+    a1, a2, ... : int
+        Numbers.
+    rest: str
+        More.
+
+    Returns
+    -------
+    TODO
+    """
+    return 1
+
+
+def h(x):
+    """Do it.
+
+    Paramaters
+    ----------
+    x : int
+        One.
+    """

@@ -1,0 +1,16 @@
+def fine(a):
+    """Do it.
+
+    Args:
+        b: wrong
+    """
+
+def broken(:
+    pass
+
+def after(a):
+    """Do it.
+
+    Args:
+        a: one
+    """
