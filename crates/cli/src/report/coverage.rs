@@ -9,6 +9,9 @@ use vinequill_core::coverage::{Counts, permille};
 use crate::commands::coverage::By;
 use crate::terminal::{style, styled, width};
 
+/// Columns that the numbers take.
+const NUMBERS: usize = 57;
+
 /// Cells of a bar.
 const BAR: u64 = 12;
 
@@ -18,8 +21,7 @@ pub(crate) fn render(total: Counts, by: By, groups: &[(String, Counts)], left: &
     rows.sort_by_key(|(name, counts)| (permille(counts.described, counts.declared), name.clone()));
     let mut table = Table::new();
     let ruled = TableStyle::new().header_separator(LineStyle::none().fill('─').junction('─'));
-    table.load_style(ruled).set_content_arrangement(ContentArrangement::Dynamic);
-    table.set_width(u16::try_from(width()).unwrap_or(80));
+    table.load_style(ruled).set_content_arrangement(ContentArrangement::Disabled);
     table.set_header([by.as_str(), "declared", "described", "", "complete", "entries"]);
     for (name, counts) in &rows {
         table.add_row(row(name, *counts));
@@ -57,13 +59,24 @@ pub(crate) fn render(total: Counts, by: By, groups: &[(String, Counts)], left: &
 fn row(name: &str, counts: Counts) -> Vec<Cell> {
     let share = |part, whole| permille(part, whole).map_or("–".to_owned(), percent);
     vec![
-        Cell::new(name),
+        Cell::new(elided(name)),
         Cell::new(counts.declared),
         Cell::new(bar(counts)),
         Cell::new(share(counts.described, counts.declared)),
         Cell::new(share(counts.complete, counts.declared)),
         Cell::new(format!("{}/{}", counts.items_present, counts.items_asked)),
     ]
+}
+
+/// Cuts a long name at its beginning, since paths differ at their end.
+fn elided(name: &str) -> String {
+    let room = width().saturating_sub(NUMBERS);
+    let length = name.chars().count();
+    if length <= room {
+        return name.to_owned();
+    }
+    let kept: String = name.chars().skip(length + 1 - room).collect();
+    format!("…{kept}")
 }
 
 fn percent(tenths: u64) -> String {

@@ -1,1 +1,14 @@
-fn main(){}
+//! End to end: the built program on files in a temporary folder, its real output and exit code.
+//!
+//! `bad_input` what it is given that is no clean source · `coverage` numbers and floors · `demo` the demo
+//! project · `draft` diffs, targets, writing · `outline` what is understood · `review` formats, levels,
+//! configuration · `usage` options, help, errors · `workshop` the helpers.
+
+mod bad_input;
+mod coverage;
+mod demo;
+mod draft;
+mod outline;
+mod review;
+mod usage;
+mod workshop;

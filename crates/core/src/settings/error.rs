@@ -30,6 +30,9 @@ pub enum ConfigError {
         /// What probably was meant.
         nearest: Option<String>,
     },
+    /// A placeholder that reads like no text at all.
+    #[error("`placeholder = \"{0}\"`: a placeholder needs a word, so that it can be found again")]
+    Wordless(String),
     /// A notation is not one that the language accepts.
     #[error("`{notation}` is no notation of {language}; it takes {accepted}")]
     UnknownNotation {

@@ -7,7 +7,7 @@ use super::levels::{LevelSetting, level_of};
 use super::{ConfigError, DemandConfig};
 use crate::model::{Excuse, LanguageId, Level, NotationId, RuleId, Surface};
 use crate::reading::{Demand, Language, Owe};
-use crate::text::nearest;
+use crate::text::{is_wordless, nearest};
 
 /// What the registries know: settings are checked against it.
 #[derive(Clone, Copy)]
@@ -98,6 +98,9 @@ impl Settings {
         check_patterns(config.rules.keys().map(String::as_str), known)?;
         check_patterns(overrides.levels.iter().map(|setting| setting.pattern.as_str()), known)?;
         let placeholder = config.draft.placeholder.clone().unwrap_or_else(|| "TODO: describe".to_owned());
+        if is_wordless(&placeholder) {
+            return Err(ConfigError::Wordless(placeholder));
+        }
         let mut languages = BTreeMap::new();
         for language in known.languages {
             let own = config.languages.get(language.id.as_str()).cloned().unwrap_or_default();

@@ -1,0 +1,49 @@
+//! The demo project: the scenario that a newcomer meets first.
+
+use std::collections::BTreeSet;
+
+use crate::workshop::Workshop;
+
+#[test]
+fn the_demo_is_reviewed_anywhere() {
+    let ran = Workshop::new().run(&["demo"]);
+    assert_eq!(ran.code, 0, "{}", ran.err);
+    assert!(ran.out.contains("press-house/src/weighing/Scale.java"), "{}", ran.out);
+    assert_eq!(ran.err, "");
+}
+
+#[test]
+fn every_rule_fires_somewhere_in_the_demo_and_most_declarations_are_fine() {
+    let workshop = Workshop::new();
+    assert_eq!(workshop.run(&["demo", "ridge"]).code, 0);
+    let report = workshop.run(&["review", "ridge", "--format", "json"]).out;
+    let value: serde_json::Value = serde_json::from_str(&report).unwrap();
+    let findings = value["findings"].as_array().unwrap();
+    let fired: BTreeSet<&str> = findings.iter().map(|finding| finding["rule"].as_str().unwrap()).collect();
+    let known: BTreeSet<&str> = vinequill_core::rules::ALL.iter().map(|rule| rule.id.as_str()).collect();
+    assert_eq!(fired, known);
+    let described = workshop.run(&["coverage", "ridge", "--floor", "80"]);
+    assert_eq!(described.code, 0, "{}", described.err);
+}
+
+#[test]
+fn a_folder_that_is_not_empty_is_left_alone() {
+    let workshop = Workshop::with(&[("ridge/mine.txt", "keep")]);
+    let ran = workshop.run(&["demo", "ridge"]);
+    assert_eq!(ran.code, 2);
+    assert_eq!(workshop.read("ridge/mine.txt"), b"keep");
+}
+
+#[test]
+fn drafting_the_demo_leaves_only_placeholders_to_fill_in() {
+    let workshop = Workshop::new();
+    assert_eq!(workshop.run(&["demo", "ridge"]).code, 0);
+    assert_eq!(workshop.run(&["draft", "ridge", "--write"]).code, 0);
+    assert_eq!(workshop.run(&["draft", "ridge", "--check"]).code, 0);
+    let report = workshop.run(&["review", "ridge", "--format", "short", "--notes"]).out;
+    let missing: Vec<&str> = report
+        .lines()
+        .filter(|line| line.contains(".missing:") || line.contains("comment.empty:"))
+        .collect();
+    assert!(missing.is_empty(), "{missing:?}");
+}

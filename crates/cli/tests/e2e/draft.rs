@@ -1,0 +1,118 @@
+//! `draft`: diffs, targets, writing.
+
+use std::process::Command;
+
+use crate::workshop::Workshop;
+
+const SOURCE: &str = "\
+/** A scale. */
+public class Scale {
+    public int weigh(double load) { return 1; }
+    public void tare() {}
+    public void tare(int load) {}
+}
+";
+
+#[test]
+fn the_default_is_a_diff_that_patch_takes() {
+    let workshop = Workshop::with(&[("src/Scale.java", SOURCE)]);
+    let ran = workshop.run(&["draft", "src"]);
+    assert_eq!(ran.code, 0);
+    assert!(ran.out.starts_with("--- a/src/Scale.java\n+++ b/src/Scale.java\n@@ "), "{}", ran.out);
+    assert_eq!(workshop.read("src/Scale.java"), SOURCE.as_bytes(), "nothing is written");
+    workshop.write("a.diff", ran.out.as_bytes());
+    let applied = Command::new("git").args(["apply", "a.diff"]).current_dir(workshop.path()).status().unwrap();
+    assert!(applied.success());
+    let by_diff = workshop.read("src/Scale.java");
+    workshop.write("src/Scale.java", SOURCE.as_bytes());
+    assert_eq!(workshop.run(&["draft", "src", "--write"]).code, 0);
+    assert_eq!(workshop.read("src/Scale.java"), by_diff);
+}
+
+#[test]
+fn a_line_a_name_or_all_overloads() {
+    let workshop = Workshop::with(&[("Scale.java", SOURCE)]);
+    let weigh = "/**\n     * TODO: describe\n     *\n     * @param load TODO: describe\n     * @return TODO: describe\n     */\n";
+    assert_eq!(workshop.run(&["draft", "--print", "Scale.java:3"]).out, weigh);
+    assert_eq!(workshop.run(&["draft", "--print", "Scale.java#weigh"]).out, weigh);
+    assert_eq!(workshop.run(&["draft", "--print", "Scale.java#Scale.weigh"]).out, weigh);
+    let both = workshop.run(&["draft", "--print", "Scale.java#tare"]).out;
+    assert_eq!(both.matches("/**").count(), 2, "{both}");
+    let none = workshop.run(&["draft", "Scale.java#nothing"]);
+    assert_eq!(none.code, 2);
+    assert!(none.err.contains("no declaration there"), "{}", none.err);
+}
+
+#[test]
+fn a_named_declaration_is_completed_as_if_all_were_owed() {
+    let text = "/** A. */\npublic class A {\n    /** Weighs. */\n    public int weigh(int load) { return 1; }\n}\n";
+    let workshop = Workshop::with(&[("A.java", text)]);
+    assert_eq!(workshop.run(&["draft", "A.java"]).out, "");
+    assert!(workshop.run(&["draft", "A.java#weigh"]).out.contains("+     * @param load TODO: describe\n"));
+}
+
+#[test]
+fn only_missing_or_partial() {
+    let text = "/** A. */\npublic class A {\n    /** Weighs. Well. */\n    public void weigh(int load) {}\n    public void tare() {}\n}\n";
+    let workshop = Workshop::with(&[("A.java", text)]);
+    let missing = workshop.run(&["draft", "A.java", "--only", "missing"]).out;
+    assert!(missing.contains("/** TODO: describe */") && !missing.contains("@param"), "{missing}");
+    let partial = workshop.run(&["draft", "A.java", "--only", "partial"]).out;
+    assert!(partial.contains("@param load") && !partial.contains("/** TODO"), "{partial}");
+}
+
+#[test]
+fn check_fails_when_there_is_something_to_draft() {
+    let workshop = Workshop::with(&[("Scale.java", SOURCE)]);
+    assert_eq!(workshop.run(&["draft", "--check", "."]).code, 1);
+    assert_eq!(workshop.run(&["draft", "--write", "."]).code, 0);
+    let settled = workshop.run(&["draft", "--check", "."]);
+    assert_eq!((settled.code, settled.out.as_str()), (0, ""));
+}
+
+#[test]
+fn the_placeholder_is_configured() {
+    let workshop = Workshop::with(&[("a.py", "def f(): pass\n"), ("vinequill.toml", "[draft]\nplaceholder = \"FILL IN\"\n")]);
+    assert_eq!(workshop.run(&["draft", "--print", "a.py"]).out, "\"\"\"FILL IN\"\"\"\n");
+    assert_eq!(workshop.run(&["draft", "--write", "a.py"]).code, 0);
+    let ran = workshop.run(&["review", "--format", "short"]);
+    assert!(ran.out.contains("text.placeholder"), "{}", ran.out);
+    workshop.write("vinequill.toml", b"[draft]\nplaceholder = \"???\"\n");
+    let wordless = workshop.run(&["draft", "a.py"]);
+    assert_eq!(wordless.code, 2);
+    assert!(wordless.err.contains("a placeholder needs a word"), "{}", wordless.err);
+}
+
+#[test]
+fn a_character_that_the_encoding_lacks_refuses_the_edit() {
+    let workshop = Workshop::with(&[("vinequill.toml", "[draft]\nplaceholder = \"\u{4e2d}\"\n")]);
+    let before = b"public class Gr\xfcn {}\n";
+    workshop.write("A.java", before);
+    let ran = workshop.run(&["draft", "--write", "A.java"]);
+    assert_eq!(ran.code, 3);
+    assert!(ran.err.contains("characters that the file's encoding lacks"), "{}", ran.err);
+    assert_eq!(workshop.read("A.java"), before);
+}
+
+#[cfg(unix)]
+#[test]
+fn mode_and_links_stay() {
+    use std::os::unix::fs::PermissionsExt;
+    let workshop = Workshop::new();
+    let real = workshop.write("real/A.java", b"public class A {}\n");
+    std::fs::set_permissions(&real, std::fs::Permissions::from_mode(0o751)).unwrap();
+    std::os::unix::fs::symlink(&real, workshop.path().join("A.java")).unwrap();
+    assert_eq!(workshop.run(&["draft", "--write", "A.java"]).code, 0);
+    assert!(std::fs::symlink_metadata(workshop.path().join("A.java")).unwrap().is_symlink());
+    assert_eq!(std::fs::metadata(&real).unwrap().permissions().mode() & 0o777, 0o751);
+    assert!(workshop.read("real/A.java").starts_with(b"/** TODO"));
+}
+
+#[test]
+fn carriage_returns_stay() {
+    let workshop = Workshop::with(&[("a.py", "def f(x):\r\n\treturn x\r\n")]);
+    assert_eq!(workshop.run(&["draft", "--write", "a.py"]).code, 0);
+    let text = String::from_utf8(workshop.read("a.py")).unwrap();
+    assert_eq!(text.matches('\n').count(), text.matches("\r\n").count(), "{text:?}");
+    assert!(text.contains("\t\"\"\"TODO: describe\r\n"), "{text:?}");
+}

@@ -1,0 +1,170 @@
+//! `review`: formats, levels, configuration, what is left out.
+
+use serde_json::Value;
+
+use crate::workshop::{CLEAN, FAULTY, Workshop};
+
+#[test]
+fn a_clean_project_is_exit_0() {
+    let ran = Workshop::with(&[("Scale.java", CLEAN)]).run(&["review"]);
+    assert_eq!(ran.code, 0, "{}", ran.err);
+    assert_eq!(ran.out, "nothing to complain of\nreviewed     2 declarations in 1 file\n");
+}
+
+#[test]
+fn text_points_at_both_sides() {
+    let ran = Workshop::with(&[("Scale.java", FAULTY)]).run(&["review"]);
+    assert_eq!(ran.code, 1);
+    let wanted = "\
+error[param.unknown]: `@param laod` names no parameter; did you mean `load`?
+  ╭▸ Scale.java:6:15
+  │
+6 │      * @param laod in kg
+  │               ━━━━
+7 │      */
+8 │     public void weigh(double load) {}
+  ╰╴                             ──── the parameter is `load`
+";
+    assert!(ran.out.contains(wanted), "{}", ran.out);
+    assert!(ran.out.contains("1 error      param.unknown 1\n"), "{}", ran.out);
+    assert!(!ran.out.contains('\u{1b}'), "no colour in a pipe");
+}
+
+#[test]
+fn short_is_one_line_a_finding_from_the_working_folder() {
+    let workshop = Workshop::with(&[("src/Scale.java", FAULTY)]);
+    let ran = workshop.run(&["review", "--format", "short", "src"]);
+    let wanted = "src/Scale.java:6:15: error param.unknown: `@param laod` names no parameter; did you mean `load`?\n";
+    assert_eq!(ran.out, wanted);
+}
+
+#[test]
+fn json_has_the_shape_of_the_contract() {
+    let ran = Workshop::with(&[("src/Scale.java", FAULTY)]).run(&["review", "--format", "json"]);
+    let value: Value = serde_json::from_str(&ran.out).unwrap();
+    assert_eq!(value["format"], "vinequill-review/1");
+    let finding = &value["findings"][0];
+    for (key, wanted) in [
+        ("rule", Value::from("param.unknown")),
+        ("level", Value::from("error")),
+        ("path", Value::from("src/Scale.java")),
+        ("line", Value::from(6)),
+        ("column", Value::from(15)),
+        ("end_line", Value::from(6)),
+        ("end_column", Value::from(19)),
+        ("start", Value::from(89)),
+        ("end", Value::from(93)),
+        ("declaration", Value::from("Scale.weigh")),
+        ("declaration_line", Value::from(8)),
+        ("subject", Value::from("laod")),
+        ("suggestion", Value::from("load")),
+        ("state", Value::from("new")),
+        ("reason", Value::Null),
+    ] {
+        assert_eq!(finding[key], wanted, "{key}");
+    }
+    assert_eq!(finding["edits"][0], serde_json::json!({"start": 89, "end": 93, "text": "load"}));
+    assert_eq!(finding["related"][0]["line"], 8);
+    assert_eq!(finding["fingerprint"].as_str().map(str::len), Some(16));
+    let totals = serde_json::json!({
+        "files": 1, "declarations": 2, "error": 1, "warning": 0, "note": 0, "accepted": 0, "waived": 0,
+        "excused": 0, "unparsed_bytes": 0,
+    });
+    assert_eq!(value["totals"], totals);
+}
+
+#[test]
+fn the_same_input_gives_the_same_bytes_whatever_the_jobs() {
+    let files: Vec<(String, &str)> = (0..40).map(|at| (format!("p{at}/Scale{at}.java"), FAULTY)).collect();
+    let files: Vec<(&str, &str)> = files.iter().map(|(path, text)| (path.as_str(), *text)).collect();
+    let workshop = Workshop::with(&files);
+    let one = workshop.run(&["review", "--format", "json", "--jobs", "1"]).out;
+    assert_eq!(one, workshop.run(&["review", "--format", "json", "--jobs", "7"]).out);
+}
+
+#[test]
+fn the_findings_of_a_file_are_those_of_the_project() {
+    let workshop = Workshop::with(&[("vinequill.toml", ""), ("a/Scale.java", FAULTY), ("b/Scale.java", FAULTY)]);
+    let all: Value = serde_json::from_str(&workshop.run(&["review", "--format", "json"]).out).unwrap();
+    let one: Value = serde_json::from_str(&workshop.run(&["review", "--format", "json", "b/Scale.java"]).out).unwrap();
+    assert_eq!(one["findings"][0], all["findings"][1]);
+}
+
+#[test]
+fn several_reports_of_one_run() {
+    let workshop = Workshop::with(&[("Scale.java", FAULTY)]);
+    let ran = workshop.run(&["review", "--format", "short", "--format", "json", "-o", "report.json"]);
+    assert!(ran.out.starts_with("Scale.java:6:15"), "{}", ran.out);
+    assert!(String::from_utf8(workshop.read("report.json")).unwrap().contains("vinequill-review/1"));
+}
+
+#[test]
+fn levels_come_from_the_file_and_options_win() {
+    let workshop = Workshop::with(&[("Scale.java", FAULTY), ("vinequill.toml", "[rules]\n\"param.*\" = \"note\"\n")]);
+    assert_eq!(workshop.run(&["review"]).code, 0);
+    assert_eq!(workshop.run(&["review", "--fail-on", "note"]).code, 1);
+    assert_eq!(workshop.run(&["review", "--rule", "param.unknown=warning"]).code, 1);
+    assert_eq!(workshop.run(&["review", "--no-config"]).code, 1);
+    assert_eq!(workshop.run(&["review", "--rule", "param.*=none", "--format", "short"]).out, "");
+}
+
+#[test]
+fn notes_are_counted_and_shown_on_request() {
+    let text = "def f(path):\n    \"\"\"Do it.\n\n    Args:\n        path: the path\n    \"\"\"\n";
+    let workshop = Workshop::with(&[("a.py", text)]);
+    let ran = workshop.run(&["review"]);
+    assert_eq!(ran.code, 0);
+    assert!(ran.out.contains("1 note       param.echo 1 (--notes shows them)"), "{}", ran.out);
+    assert!(workshop.run(&["review", "--notes"]).out.contains("note[param.echo]"));
+}
+
+#[test]
+fn surface_and_demand_are_options() {
+    let text = "/** A. */\npublic class A {\n    void hidden(int a) {}\n    /** Shown. */\n    public void shown(int a) {}\n}\n";
+    let workshop = Workshop::with(&[("A.java", text)]);
+    assert_eq!(workshop.run(&["review"]).code, 0);
+    assert!(workshop.run(&["review", "--surface", "package"]).out.contains("comment.missing"));
+    assert!(workshop.run(&["review", "--demand", "always"]).out.contains("param.missing"));
+}
+
+#[test]
+fn what_is_vendored_generated_or_excluded_is_left_out_and_counted() {
+    let workshop = Workshop::with(&[
+        ("Scale.java", CLEAN),
+        ("vendor/a/Scale.java", FAULTY),
+        ("gen/Made.cs", "// <auto-generated/>\npublic class Made {}\n"),
+        ("old/Scale.java", FAULTY),
+        ("ignored/Scale.java", FAULTY),
+        (".gitignore", "ignored/\n"),
+        ("vinequill.toml", "exclude = [\"old/**\"]\n"),
+    ]);
+    let ran = workshop.run(&["review"]);
+    assert_eq!(ran.code, 0, "{}", ran.out);
+    assert!(ran.out.contains("not reviewed 1 vendored, 1 generated, 1 excluded\n"), "{}", ran.out);
+    assert_eq!(workshop.run(&["review", "--include", "vendor/**"]).code, 1);
+}
+
+#[test]
+fn a_language_can_be_chosen() {
+    let workshop = Workshop::with(&[("Scale.java", FAULTY), ("a.py", "x = 1\n")]);
+    assert_eq!(workshop.run(&["review", "--language", "python"]).code, 0);
+    let ran = workshop.run(&["review", "--language", "pyton"]);
+    assert_eq!(ran.code, 2);
+    assert!(ran.err.contains("did you mean `python`?"), "{}", ran.err);
+}
+
+#[test]
+fn standard_input_is_reviewed_as_if_it_stood_there() {
+    let ran = Workshop::new().run_with_input(&["review", "--stdin-path", "src/Scale.java", "--format", "short"], FAULTY.as_bytes());
+    assert!(ran.out.starts_with("src/Scale.java:6:15: error param.unknown"), "{}{}", ran.out, ran.err);
+    assert_eq!(ran.code, 1);
+}
+
+#[test]
+fn the_configured_notation_is_used_for_comments_that_do_not_tell() {
+    let config = "[languages.python]\nnotation = \"numpy\"\n";
+    let workshop = Workshop::with(&[("a.py", "def f(x):\n    \"\"\"Do it. Twice.\"\"\"\n"), ("vinequill.toml", config)]);
+    let ran = workshop.run(&["draft", "a.py", "--write"]);
+    assert_eq!(ran.code, 0, "{}", ran.err);
+    assert!(String::from_utf8(workshop.read("a.py")).unwrap().contains("    Parameters\n    ----------\n    x\n"));
+}

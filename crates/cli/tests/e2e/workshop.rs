@@ -1,0 +1,106 @@
+//! A folder of a test's own, and the program run in it.
+
+use std::fs;
+use std::path::{Path, PathBuf};
+use std::process::{Command, Stdio};
+
+/// A temporary folder with files in it.
+pub(crate) struct Workshop {
+    dir: tempfile::TempDir,
+}
+
+/// What a run came to.
+pub(crate) struct Ran {
+    /// The exit code.
+    pub(crate) code: i32,
+    /// Standard output.
+    pub(crate) out: String,
+    /// Standard error.
+    pub(crate) err: String,
+}
+
+impl Workshop {
+    /// Makes an empty one.
+    pub(crate) fn new() -> Self {
+        Self { dir: tempfile::tempdir().unwrap() }
+    }
+
+    /// Makes one with files.
+    pub(crate) fn with(files: &[(&str, &str)]) -> Self {
+        let workshop = Self::new();
+        for (path, text) in files {
+            workshop.write(path, text.as_bytes());
+        }
+        workshop
+    }
+
+    /// Returns the folder.
+    pub(crate) fn path(&self) -> &Path {
+        self.dir.path()
+    }
+
+    /// Writes a file.
+    pub(crate) fn write(&self, path: &str, bytes: &[u8]) -> PathBuf {
+        let path = self.dir.path().join(path);
+        fs::create_dir_all(path.parent().unwrap()).unwrap();
+        fs::write(&path, bytes).unwrap();
+        path
+    }
+
+    /// Reads a file.
+    pub(crate) fn read(&self, path: &str) -> Vec<u8> {
+        fs::read(self.dir.path().join(path)).unwrap()
+    }
+
+    /// Runs the program in the folder.
+    pub(crate) fn run(&self, arguments: &[&str]) -> Ran {
+        self.run_with_input(arguments, b"")
+    }
+
+    /// Runs the program in the folder with something on standard input.
+    pub(crate) fn run_with_input(&self, arguments: &[&str], input: &[u8]) -> Ran {
+        let mut child = Command::new(env!("CARGO_BIN_EXE_vinequill"))
+            .args(arguments)
+            .current_dir(self.dir.path())
+            .env_remove("NO_COLOR")
+            .env_remove("COLUMNS")
+            .stdin(Stdio::piped())
+            .stdout(Stdio::piped())
+            .stderr(Stdio::piped())
+            .spawn()
+            .unwrap();
+        std::io::Write::write_all(&mut child.stdin.take().unwrap(), input).unwrap();
+        let output = child.wait_with_output().unwrap();
+        Ran {
+            code: output.status.code().unwrap_or(-1),
+            out: String::from_utf8(output.stdout).unwrap(),
+            err: String::from_utf8(output.stderr).unwrap(),
+        }
+    }
+}
+
+/// A class with one fault: an entry that names no parameter.
+pub(crate) const FAULTY: &str = "\
+/** A scale. */
+public class Scale {
+    /**
+     * Weighs a crate.
+     *
+     * @param laod in kg
+     */
+    public void weigh(double load) {}
+}
+";
+
+/// The same class without the fault.
+pub(crate) const CLEAN: &str = "\
+/** A scale. */
+public class Scale {
+    /**
+     * Weighs a crate.
+     *
+     * @param load in kg
+     */
+    public void weigh(double load) {}
+}
+";

@@ -1,0 +1,4 @@
+/**
+ * Weighing in the harvest: scales, crates and what they tell.
+ */
+package ridge.sallow.weighing;
