@@ -62,7 +62,8 @@ pub(crate) fn tell(failure: &Failure) -> Exit {
             Exit::Usage
         }
         Failure::Io(error) => {
-            let closed = error.downcast_ref::<std::io::Error>().is_some_and(|e| e.kind() == ErrorKind::BrokenPipe);
+            let closed =
+                error.downcast_ref::<std::io::Error>().is_some_and(|e| e.kind() == ErrorKind::BrokenPipe);
             if closed {
                 return Exit::Clean;
             }

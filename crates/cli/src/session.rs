@@ -39,15 +39,23 @@ impl Session {
         let paths: Vec<PathBuf> = paths.iter().map(|path| normal(&cwd.join(path))).collect();
         for path in &paths {
             if std::fs::symlink_metadata(path).is_err() {
-                return Err(Failure::usage(anyhow::anyhow!("{}: there is no such file or folder", path.display())));
+                return Err(Failure::usage(anyhow::anyhow!(
+                    "{}: there is no such file or folder",
+                    path.display()
+                )));
             }
         }
-        let start = paths.first().map_or(cwd, |path| if path.is_dir() { path } else { path.parent().unwrap_or(cwd) });
+        let start =
+            paths.first().map_or(cwd, |path| if path.is_dir() { path } else { path.parent().unwrap_or(cwd) });
         let mut project =
             configure(start, &common.config_source(), &common.overrides()).map_err(Failure::usage)?;
         if vinequill_project::nearest_project(start).is_none() {
             // Without configuration or repository the working folder is the project.
-            project.root = if paths.iter().all(|path| path.starts_with(cwd)) { cwd.to_owned() } else { start.to_owned() };
+            project.root = if paths.iter().all(|path| path.starts_with(cwd)) {
+                cwd.to_owned()
+            } else {
+                start.to_owned()
+            };
         }
         let reviewed = if paths.is_empty() { default_paths(&project) } else { paths };
         let selection = Selection {

@@ -1,10 +1,9 @@
 //! How much is documented, and how fully. Levels, waivers and accepted findings change none of it.
 
 use crate::debt::{Debt, is_documented};
-use crate::model::{DeclId, EntryKind, Kind, RawFinding, RuleId};
-use crate::notations;
+use crate::model::{DeclId, EntryKind, Kind};
 use crate::placeholder::is_placeholder;
-use crate::review::{Examined, FileReading, Standing, signature_of};
+use crate::review::{Examined, FileReading, FileReview, Seen, Standing, undocumented_debt};
 
 /// What one declaration adds to coverage.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
@@ -52,31 +51,25 @@ pub fn permille(part: u64, whole: u64) -> Option<u64> {
     (whole > 0).then(|| part * 1000 / whole)
 }
 
-/// Tells whether findings of a rule make a comment incomplete.
+/// Tallies the declarations of a file of which something is asked.
 #[must_use]
-pub fn bears_on_completeness(rule: RuleId) -> bool {
-    let Some((subject, fault)) = rule.as_str().split_once('.') else { return false };
-    matches!(subject, "param" | "typeparam" | "returns" | "yields" | "throws")
-        && matches!(fault, "missing" | "unknown" | "repeated" | "empty" | "unexpected" | "type")
-}
-
-/// Tallies a declaration; nothing when nothing is asked of it.
-pub(crate) fn tally(
-    file: &FileReading<'_>,
-    id: DeclId,
-    standing: Standing,
-    (examined, found): (Option<&Examined<'_>>, &[RawFinding]),
-) -> Option<Tally> {
-    let declaration = file.outline.declaration(id);
-    let counts = match standing {
-        Standing::Skipped | Standing::NotAsked => return None,
-        Standing::Excused(_) => Counts { excused: 1, ..Counts::default() },
-        Standing::Asked => match examined {
-            None => Counts { declared: 1, items_asked: 1 + owed_when_undocumented(file, id), ..Counts::default() },
-            Some(examined) => documented(file, id, examined, found),
-        },
+pub fn tallies(file: &FileReading<'_>, review: &FileReview<'_>) -> Vec<Tally> {
+    let tally = |seen: &Seen<'_>| {
+        let declaration = file.outline.declaration(seen.id);
+        let counts = match seen.standing {
+            Standing::Skipped | Standing::NotAsked => return None,
+            Standing::Excused(_) => Counts { excused: 1, ..Counts::default() },
+            Standing::Asked => match &seen.examined {
+                None => {
+                    let asked = 1 + owed_when_undocumented(file, seen.id);
+                    Counts { declared: 1, items_asked: asked, ..Counts::default() }
+                }
+                Some(examined) => documented(file, seen, examined),
+            },
+        };
+        Some(Tally { kind: declaration.kind, counts, at: declaration.name_span.start })
     };
-    Some(Tally { kind: declaration.kind, counts, at: declaration.name_span.start })
+    review.seen.iter().filter_map(tally).collect()
 }
 
 /// Counts the entries that a draft would write, except those of subjects of which nothing is asked.
@@ -85,36 +78,15 @@ fn owed_when_undocumented(file: &FileReading<'_>, id: DeclId) -> u64 {
     count(&debt)
 }
 
-/// Returns what a comment that is not there yet would have to say.
-pub(crate) fn undocumented_debt(file: &FileReading<'_>, id: DeclId) -> Debt {
-    let declaration = file.outline.declaration(id);
-    let holds = notations::get(file.notation).map_or((|_| true) as fn(EntryKind) -> bool, |notation| notation.holds);
-    let (signature, known) = signature_of(file, declaration);
-    let speaks = declaration.kind.is_callable() || declaration.kind.is_type() || !signature.parameters.is_empty();
-    if !speaks || !known && !declaration.kind.is_type() {
-        return Debt::none(signature);
-    }
-    let mut debt = Debt::whole(signature, holds);
-    let own_parameters = declaration.construction == crate::model::Construction::Header;
-    if declaration.kind.is_type() && declaration.kind != Kind::Delegate {
-        debt.returns = false;
-        debt.yields = false;
-        debt.throws.clear();
-        if !own_parameters {
-            debt.params.fill(false);
-        }
-    }
-    debt
-}
-
 fn count(debt: &Debt) -> u64 {
-    let entries = debt.params.iter().chain(&debt.typeparams).filter(|&&owed| owed).count() + debt.throws.len();
+    let entries =
+        debt.params.iter().chain(&debt.typeparams).filter(|&&owed| owed).count() + debt.throws.len();
     u64::try_from(entries).unwrap_or(u64::MAX) + u64::from(debt.returns) + u64::from(debt.yields)
 }
 
-fn documented(file: &FileReading<'_>, id: DeclId, examined: &Examined<'_>, found: &[RawFinding]) -> Counts {
-    let declaration = file.outline.declaration(id);
-    let Some(doc) = file.doc(id) else { return Counts::default() };
+fn documented(file: &FileReading<'_>, seen: &Seen<'_>, examined: &Examined<'_>) -> Counts {
+    let declaration = file.outline.declaration(seen.id);
+    let Some(doc) = file.doc(seen.id) else { return Counts::default() };
     let own = &file.settings.placeholder;
     let summary = doc.summary_prose(file.source);
     let inherits = doc.inherits;
@@ -139,7 +111,7 @@ fn documented(file: &FileReading<'_>, id: DeclId, examined: &Examined<'_>, found
     let kin = (file.language.hierarchy, &file.outline.declarations[..]);
     let told = |&&at: &&usize| is_documented(&examined.signature.throws[at], doc, examined.signature, kin);
     there += debt.throws.iter().filter(told).count();
-    let faulty = found.iter().any(|finding| bears_on_completeness(finding.rule)) || doc.entries.iter().any(placeholder);
+    let faulty = seen.incomplete || doc.entries.iter().any(placeholder);
     Counts {
         declared: 1,
         described: u64::from(described),

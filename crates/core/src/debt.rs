@@ -63,10 +63,12 @@ impl Debt {
             Owe::OnceStarted => begun,
             Owe::Never => false,
         };
-        let callable = kind.is_callable() || (kind == Kind::Property && !debtor.signature.parameters.is_empty());
+        let callable =
+            kind.is_callable() || (kind == Kind::Property && !debtor.signature.parameters.is_empty());
         let full = Self::whole(debtor.signature, notation_of(doc));
         let params = (callable || on_type) && started(demand.param, has_params);
-        let typeparams = (callable || kind.is_type()) && started(demand.typeparam, doc.has(EntryKind::TypeParam));
+        let typeparams =
+            (callable || kind.is_type()) && started(demand.typeparam, doc.has(EntryKind::TypeParam));
         let answered = demand.returns != Owe::Always && summary_answers(&doc.summary_prose(debtor.source));
         let returns = callable && started(demand.returns, has_params) && !answered;
         let throws = callable && started(demand.throws, doc.has(EntryKind::Throws));
@@ -145,11 +147,11 @@ fn thrown_once(throws: &[Thrown]) -> Vec<usize> {
 pub(crate) fn summary_answers(summary: &str) -> bool {
     let lower = summary.trim_start_matches("<p>").to_lowercase();
     let mut words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
-    match (words.next(), words.next()) {
-        (Some("return" | "returns" | "get" | "gets" | "whether" | "yield" | "yields"), _) => true,
-        (Some("true"), Some("if")) => true,
-        _ => false,
-    }
+    matches!(
+        (words.next(), words.next()),
+        (Some("return" | "returns" | "get" | "gets" | "whether" | "yield" | "yields"), _)
+            | (Some("true"), Some("if"))
+    )
 }
 
 /// Tells whether a thrown type is documented: itself, or a supertype of it.

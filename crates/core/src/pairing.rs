@@ -83,7 +83,8 @@ fn side(doc: &DocComment, kind: EntryKind, slots: &[Slot<'_>], collector: bool) 
     for (entry, name, found) in
         entries.flat_map(|(at, entry)| entry.names.iter().enumerate().map(move |(n, name)| (at, n, name)))
     {
-        let place = slots.iter().position(|slot| matches!(slot, Slot::Named(named, _) if **named == found.name));
+        let place =
+            slots.iter().position(|slot| matches!(slot, Slot::Named(named, _) if **named == found.name));
         let is = match place {
             Some(_) if found.dotted => Match::Part,
             Some(at) => match out.entry_of[at] {
@@ -124,7 +125,9 @@ fn missing(side: &Side, slots: &[Slot<'_>]) -> Vec<usize> {
 
 /// An entry without a name of its own (`a1, a2, ...`) answers for one parameter that has none.
 fn answer_series(doc: &DocComment, kind: EntryKind, side: &mut Side, slots: &[Slot<'_>]) {
-    for (at, _) in doc.entries.iter().enumerate().filter(|(_, entry)| entry.kind == kind && entry.names.is_empty()) {
+    for (at, _) in
+        doc.entries.iter().enumerate().filter(|(_, entry)| entry.kind == kind && entry.names.is_empty())
+    {
         if let Some(&first) = missing(side, slots).first() {
             side.entry_of[first] = Some(at);
         }
@@ -133,10 +136,7 @@ fn answer_series(doc: &DocComment, kind: EntryKind, side: &mut Side, slots: &[Sl
 
 /// One root entry of any name answers for a parameter that is taken apart.
 fn answer_destructured(side: &mut Side, slots: &[Slot<'_>]) {
-    for at in 0..slots.len() {
-        if !matches!(slots[at], Slot::AnyName) {
-            continue;
-        }
+    for (at, _) in slots.iter().enumerate().filter(|(_, slot)| matches!(slot, Slot::AnyName)) {
         if let Some(&first) = unknown(side).first() {
             side.entry_of[at] = Some(side.names[first].entry);
             side.names[first].is = Match::Is(at);

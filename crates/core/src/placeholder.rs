@@ -19,20 +19,43 @@ pub(crate) fn is_placeholder(text: &str, name: &str, own: &str) -> bool {
     let bare = lower.trim_matches(|c: char| !c.is_alphanumeric());
     if matches!(
         bare,
-        "todo" | "tbd" | "fixme" | "xxx" | "description" | "desc" | "placeholder" | "lorem ipsum" | "document me"
-            | "documentation" | "add description" | "add description here" | "insert description here"
-            | "description here" | "missing description" | "no description" | "to be documented" | "undocumented"
-            | "todo describe" | "todo document" | "add documentation" | "enter description" | "summary" | "docstring"
+        "todo"
+            | "tbd"
+            | "fixme"
+            | "xxx"
+            | "description"
+            | "desc"
+            | "placeholder"
+            | "lorem ipsum"
+            | "document me"
+            | "documentation"
+            | "add description"
+            | "add description here"
+            | "insert description here"
+            | "description here"
+            | "missing description"
+            | "no description"
+            | "to be documented"
+            | "undocumented"
+            | "todo describe"
+            | "todo document"
+            | "add documentation"
+            | "enter description"
+            | "summary"
+            | "docstring"
     ) {
         return true;
     }
     // "Description of x", "TODO: describe x", "TODO document this".
-    let after = ["description of ", "desc of ", "todo: describe", "todo: document", "todo document", "todo: add doc"]
-        .iter()
-        .find_map(|opening| bare.strip_prefix(opening));
+    let after =
+        ["description of ", "desc of ", "todo: describe", "todo: document", "todo document", "todo: add doc"]
+            .iter()
+            .find_map(|opening| bare.strip_prefix(opening));
     after.is_some_and(|rest| {
         let rest = rest.trim_matches(|c: char| !c.is_alphanumeric() && c != '_').trim_start_matches("the ");
-        rest.is_empty() || rest == name.to_lowercase() || matches!(rest, "this" | "it" | "me" | "parameter" | "return value")
+        rest.is_empty()
+            || rest == name.to_lowercase()
+            || matches!(rest, "this" | "it" | "me" | "parameter" | "return value")
     })
 }
 

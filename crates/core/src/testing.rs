@@ -116,7 +116,8 @@ fn signature(source: &Source, declaration: &Declaration) -> String {
                     ParamName::Destructured(_) => "{}".to_owned(),
                 };
                 let ty = parameter.ty.map(|ty| format!(": {}", source.slice(ty))).unwrap_or_default();
-                let default = parameter.default.map(|value| format!(" = {}", source.slice(value))).unwrap_or_default();
+                let default =
+                    parameter.default.map(|value| format!(" = {}", source.slice(value))).unwrap_or_default();
                 let variadic = if parameter.variadic == crate::model::Variadic::No { "" } else { "*" };
                 format!("{variadic}{name}{ty}{default}")
             })

@@ -83,12 +83,43 @@ fn every_language_names_known_notations() {
 /// Sources that are put together from pieces which trip readers up.
 fn pieces() -> impl Strategy<Value = String> {
     let piece = prop::sample::select(vec![
-        "/** A b. */\n", "/**\n * A.\n * @param x y\n */\n", "/// <summary>A</summary>\n", "/// <param name=\"a\">",
-        "\"\"\"A.\n\n    Args:\n        x: y\n    \"\"\"\n", "class A {\n", "class A:\n", "    def f(self, a, *b, c=1, **d):\n",
-        "  void f(int a, String... b) throws E {\n", "  public int g<T>(T a = default) => throw new E();\n", "        return 1\n",
-        "    raise ValueError('x')\n", "throw new E();\n", "}\n", "{", "\u{fc}\u{4e2d}\r\n", "\t", "'''", "\"", "#if X\n", "#endif\n",
-        "@Override\n", "[A]\n", "# c\n", "// c\n", "/*", "*/", ":param x: y\n", "Parameters\n----------\nx : int\n", "@", "\\\n",
-        "    Returns:\n", "def f(): pass\n", "x = lambda a: a\n", "try {", "} catch (E e) { throw e; }\n", "yield 1\n",
+        "/** A b. */\n",
+        "/**\n * A.\n * @param x y\n */\n",
+        "/// <summary>A</summary>\n",
+        "/// <param name=\"a\">",
+        "\"\"\"A.\n\n    Args:\n        x: y\n    \"\"\"\n",
+        "class A {\n",
+        "class A:\n",
+        "    def f(self, a, *b, c=1, **d):\n",
+        "  void f(int a, String... b) throws E {\n",
+        "  public int g<T>(T a = default) => throw new E();\n",
+        "        return 1\n",
+        "    raise ValueError('x')\n",
+        "throw new E();\n",
+        "}\n",
+        "{",
+        "\u{fc}\u{4e2d}\r\n",
+        "\t",
+        "'''",
+        "\"",
+        "#if X\n",
+        "#endif\n",
+        "@Override\n",
+        "[A]\n",
+        "# c\n",
+        "// c\n",
+        "/*",
+        "*/",
+        ":param x: y\n",
+        "Parameters\n----------\nx : int\n",
+        "@",
+        "\\\n",
+        "    Returns:\n",
+        "def f(): pass\n",
+        "x = lambda a: a\n",
+        "try {",
+        "} catch (E e) { throw e; }\n",
+        "yield 1\n",
     ]);
     prop::collection::vec(piece, 0..24).prop_map(|pieces| pieces.concat())
 }
@@ -137,12 +168,20 @@ fn whole_sources() -> impl Strategy<Value = (&'static str, String)> {
         ("a.java", format!("public class A {{\r\n\tpublic int f({list}) throws E {{ return 1; }}\r\n  public A() {{ super(1); }}\r\n}}\r\n"))
     });
     let csharp = names.clone().prop_map(|names| {
-        let parameters: Vec<String> = names.iter().enumerate().map(|(at, name)| format!("int {name}{at} = 1")).collect();
+        let parameters: Vec<String> =
+            names.iter().enumerate().map(|(at, name)| format!("int {name}{at} = 1")).collect();
         ("b.cs", format!("public class A {{ public int F<T>({}) => 1; }}\n", parameters.join(", ")))
     });
     let python = names.prop_map(|names| {
-        let parameters: Vec<String> = names.iter().enumerate().map(|(at, name)| format!("{name}{at}={at}")).collect();
-        ("c.py", format!("class A:\n    def f(self, {}): return 1\n\n    def g(self):\n        yield 1\n", parameters.join(", ")))
+        let parameters: Vec<String> =
+            names.iter().enumerate().map(|(at, name)| format!("{name}{at}={at}")).collect();
+        (
+            "c.py",
+            format!(
+                "class A:\n    def f(self, {}): return 1\n\n    def g(self):\n        yield 1\n",
+                parameters.join(", ")
+            ),
+        )
     });
     prop_oneof![java, csharp, python]
 }
@@ -175,7 +214,12 @@ fn a_change_of_code_is_refused() {
         ("c.py", "def f():\n    '''A'''\n    return 1\n", "def f():\n    '''A\n    return 1\n'''\n"),
     ] {
         let language = languages::for_file(name).expect("the ending is known");
-        let proof = only_comments_changed(&Source::new(name, before), &Source::new(name, after), language, &mut Parsers::new());
+        let proof = only_comments_changed(
+            &Source::new(name, before),
+            &Source::new(name, after),
+            language,
+            &mut Parsers::new(),
+        );
         assert!(proof.is_err(), "{name}");
     }
 }

@@ -17,7 +17,8 @@ const WORKERS: usize = 2;
 const ROUNDS: usize = 9;
 
 fn main() {
-    let settings = vinequill_core::settle(&Config::default(), &Overrides::default()).expect("defaults are valid");
+    let settings =
+        vinequill_core::settle(&Config::default(), &Overrides::default()).expect("defaults are valid");
     let demo = PathBuf::from(env!("CARGO_MANIFEST_DIR")).join("../../demo");
     let named = std::env::var_os("VINEQUILL_BENCH").map(PathBuf::from);
     let root = named.clone().unwrap_or(demo);
@@ -29,7 +30,8 @@ fn main() {
         if files.is_empty() {
             continue;
         }
-        let bytes: u64 = files.iter().filter_map(|file| std::fs::metadata(&file.path).ok()).map(|m| m.len()).sum();
+        let bytes: u64 =
+            files.iter().filter_map(|file| std::fs::metadata(&file.path).ok()).map(|m| m.len()).sum();
         let (mut parsing, mut reviewing) = (Vec::new(), Vec::new());
         for _ in 0..ROUNDS {
             parsing.push(timed(|| parse(&files, &settings)));

@@ -59,7 +59,9 @@ pub enum Source {
 /// Returns the nearest folder at or above `from` that has a configuration or a repository.
 #[must_use]
 pub fn nearest_project(from: &Path) -> Option<PathBuf> {
-    from.ancestors().find(|dir| dir.join(FILE_NAME).is_file() || dir.join(".git").exists()).map(Path::to_owned)
+    from.ancestors()
+        .find(|dir| dir.join(FILE_NAME).is_file() || dir.join(".git").exists())
+        .map(Path::to_owned)
 }
 
 /// Reads the configuration for `from`, a folder, and merges it with the options of this run.

@@ -80,10 +80,10 @@ pub fn decode(bytes: Vec<u8>) -> Option<Decoded> {
         let (text, _) = codec.decode_without_bom_handling(&bytes[2..]);
         return Some(Decoded { text: text.into_owned(), encoding });
     }
-    if bytes.starts_with(&[0xEF, 0xBB, 0xBF]) {
-        if let Ok(text) = std::str::from_utf8(&bytes[3..]) {
-            return Some(Decoded { text: text.to_owned(), encoding: Encoding::Utf8Marked });
-        }
+    if bytes.starts_with(&[0xEF, 0xBB, 0xBF])
+        && let Ok(text) = std::str::from_utf8(&bytes[3..])
+    {
+        return Some(Decoded { text: text.to_owned(), encoding: Encoding::Utf8Marked });
     }
     if bytes[..bytes.len().min(8192)].contains(&0) {
         return None;

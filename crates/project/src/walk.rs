@@ -133,7 +133,13 @@ fn globs(patterns: &[String]) -> Result<GlobSet, WalkFailure> {
     builder.build().map_err(wrong(&patterns.join(", ")))
 }
 
-fn take(root: &Path, path: &Path, named: bool, filter: &Filter<'_>, (found, left): (&mut Vec<Found>, &mut Left)) {
+fn take(
+    root: &Path,
+    path: &Path,
+    named: bool,
+    filter: &Filter<'_>,
+    (found, left): (&mut Vec<Found>, &mut Left),
+) {
     let shown = shown_path(root, path);
     let name = shown.rsplit('/').next().unwrap_or_default();
     let Some(language) = language_of(name, filter.settings) else {
@@ -168,7 +174,8 @@ fn language_of(name: &str, settings: &Settings) -> Option<&'static Language> {
     let lower = name.to_ascii_lowercase();
     let configured = languages::ALL.iter().copied().find(|language| {
         let endings = settings.language(language.id).endings.as_ref();
-        endings.is_some_and(|endings| endings.iter().any(|ending| lower.ends_with(&ending.to_ascii_lowercase())))
+        endings
+            .is_some_and(|endings| endings.iter().any(|ending| lower.ends_with(&ending.to_ascii_lowercase())))
     });
     let own = languages::for_file(name).filter(|language| settings.language(language.id).endings.is_none());
     configured.or(own)

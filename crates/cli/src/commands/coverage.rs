@@ -73,7 +73,8 @@ impl By {
 }
 
 fn parse_percent(text: &str) -> Result<f64, String> {
-    let number: f64 = text.trim_end_matches('%').parse().map_err(|_| "it is a number from 0 to 100".to_owned())?;
+    let number: f64 =
+        text.trim_end_matches('%').parse().map_err(|_| "it is a number from 0 to 100".to_owned())?;
     if (0.0..=100.0).contains(&number) { Ok(number) } else { Err("it is a number from 0 to 100".to_owned()) }
 }
 
@@ -94,7 +95,8 @@ impl Coverage {
         let generated = unread.iter().filter(|unread| matches!(unread, Unread::Generated)).count();
         let left = session.left_out(u64::try_from(generated).unwrap_or(u64::MAX));
         for pair in pairs {
-            let json = pair.format.as_deref().is_some_and(|name| Format::from_str(name, true) == Ok(Format::Json));
+            let json =
+                pair.format.as_deref().is_some_and(|name| Format::from_str(name, true) == Ok(Format::Json));
             let text = if json {
                 report::json::coverage(total, self.by.as_str(), &groups)
             } else {
@@ -133,7 +135,7 @@ fn group(files: &[Reviewed], by: By, session: &Session) -> (Counts, Vec<(String,
     let mut groups: BTreeMap<String, Counts> = BTreeMap::new();
     for file in files {
         let path = session.typed_path(file.source.path());
-        for tally in &file.review.tallies {
+        for tally in &file.tallies {
             let name = match by {
                 By::Folder => path.rsplit_once('/').map_or(".", |(folder, _)| folder).to_owned(),
                 By::File => path.clone(),

@@ -34,16 +34,22 @@ impl Demo {
         let temporary = tempfile::tempdir()?;
         let dir = self.dir.clone().unwrap_or_else(|| temporary.path().join("sallow-ridge"));
         if self.dir.is_some() && dir.exists() && std::fs::read_dir(&dir)?.next().is_some() {
-            return Err(Failure::usage(anyhow::anyhow!("{}: is not empty; name a new folder", dir.display())));
+            return Err(Failure::usage(anyhow::anyhow!(
+                "{}: is not empty; name a new folder",
+                dir.display()
+            )));
         }
         std::fs::create_dir_all(&dir)?;
-        DEMO.extract(&dir).with_context(|| format!("cannot write to {}", dir.display())).map_err(Failure::Io)?;
+        DEMO.extract(&dir)
+            .with_context(|| format!("cannot write to {}", dir.display()))
+            .map_err(Failure::Io)?;
         let dir = std::fs::canonicalize(&dir)?;
         let session = Session::open_in(&Common::default(), &[PathBuf::from(".")], &dir)?;
         let results = review_files(&session.files, &session.project.settings, 0);
         Review::for_demo().report(&session, results, pairs)?;
         if let Some(kept) = &self.dir {
-            let remark = format!("the demo is in {}; try: cd {} && vinequill draft .", kept.display(), kept.display());
+            let remark =
+                format!("the demo is in {}; try: cd {} && vinequill draft .", kept.display(), kept.display());
             terminal::print(&format!("{remark}\n"))?;
         }
         // Its findings are seeded: they are the point, and no failure.

@@ -75,13 +75,19 @@ impl Draft {
         let session = Session::open(&self.common, &paths)?;
         let cwd = std::env::current_dir()?;
         let aims = |file: &Found| -> Vec<Aim> {
-            let here = |path: &Path| file.path.starts_with(cwd.join(path)) || same(&file.path, &cwd.join(path));
+            let here =
+                |path: &Path| file.path.starts_with(cwd.join(path)) || same(&file.path, &cwd.join(path));
             targets.iter().filter(|(path, _)| here(path)).map(|(_, aim)| aim.clone()).collect()
         };
-        let results = visit_files(&session.files, &session.project.settings, self.common.jobs, &|reading, decoded, _| {
-            let file = session.files.iter().find(|file| file.shown == reading.source.path());
-            self.draft_file(reading, decoded, &file.map(aims).unwrap_or_default())
-        });
+        let results = visit_files(
+            &session.files,
+            &session.project.settings,
+            self.common.jobs,
+            &|reading, decoded, _| {
+                let file = session.files.iter().find(|file| file.shown == reading.source.path());
+                self.draft_file(reading, decoded, &file.map(aims).unwrap_or_default())
+            },
+        );
         let mut unread = Vec::new();
         let mut outcomes = Vec::new();
         for (file, result) in session.files.iter().zip(results) {
@@ -93,7 +99,9 @@ impl Draft {
         let precise = targets.iter().any(|(_, aim)| *aim != Aim::All);
         if precise && !outcomes.iter().any(|(_, outcome)| outcome.matched) && unread.is_empty() {
             let shown = self.targets.join(", ");
-            return Err(Failure::usage(anyhow::anyhow!("{shown}: no declaration there; `vinequill outline` shows what there is")));
+            return Err(Failure::usage(anyhow::anyhow!(
+                "{shown}: no declaration there; `vinequill outline` shows what there is"
+            )));
         }
         let exit = self.deliver(&session, &outcomes)?;
         Ok(exit.max(session.complain(unread.iter())))
@@ -122,7 +130,12 @@ impl Draft {
             .map(|left| {
                 let declaration = reading.outline.declaration(left.declaration);
                 let line = reading.source.line(declaration.name_span.start);
-                format!("{}:{line}: `{}` was left alone: {}", reading.source.path(), declaration.name, left.reason)
+                format!(
+                    "{}:{line}: `{}` was left alone: {}",
+                    reading.source.path(),
+                    declaration.name,
+                    left.reason
+                )
             })
             .collect();
         let edits = drafts.drafted.iter().flat_map(|drafted| drafted.edits.iter().cloned()).collect();
@@ -174,10 +187,13 @@ impl Draft {
         if self.write && !self.common.quiet {
             let text = match written {
                 0 => "nothing to draft\n".to_owned(),
-                files => format!("{comments} comments drafted in {files} files; review finds what is left to fill in\n"),
+                files => format!(
+                    "{comments} comments drafted in {files} files; review finds what is left to fill in\n"
+                ),
             };
             terminal::print(&text)?;
-        } else if !self.print && !self.common.quiet && outcomes.iter().all(|(_, o)| o.before.text == o.after) {
+        } else if !self.print && !self.common.quiet && outcomes.iter().all(|(_, o)| o.before.text == o.after)
+        {
             terminal::remark("nothing to draft");
         }
         Ok(exit)
@@ -216,13 +232,16 @@ fn declarations(reading: &FileReading<'_>, aim: &Aim) -> Vec<DeclId> {
             .ids()
             .filter(|&id| {
                 let qualified = reading.outline.declaration(id).qualified.as_str();
-                qualified == name || qualified.strip_suffix(name.as_str()).is_some_and(|owner| owner.ends_with('.'))
+                qualified == name
+                    || qualified.strip_suffix(name.as_str()).is_some_and(|owner| owner.ends_with('.'))
             })
             .collect(),
         Aim::Line(line) => {
             let around = |&id: &DeclId| {
                 let declaration = reading.outline.declaration(id);
-                let start = reading.doc(id).map_or(declaration.span.start, |doc| doc.span.start.min(declaration.span.start));
+                let start = reading
+                    .doc(id)
+                    .map_or(declaration.span.start, |doc| doc.span.start.min(declaration.span.start));
                 source.line(start) <= *line && *line <= source.line(declaration.span.end)
             };
             let innermost = reading.outline.ids().filter(around).min_by_key(|&id| {
@@ -237,7 +256,8 @@ fn declarations(reading: &FileReading<'_>, aim: &Aim) -> Vec<DeclId> {
 /// Renders a unified diff that `git apply` and `patch` take.
 fn diff(path: &str, before: &str, after: &str) -> String {
     let diff = TextDiff::from_lines(before, after);
-    let plain = diff.unified_diff().context_radius(3).header(&format!("a/{path}"), &format!("b/{path}")).to_string();
+    let plain =
+        diff.unified_diff().context_radius(3).header(&format!("a/{path}"), &format!("b/{path}")).to_string();
     plain
         .split_inclusive('\n')
         .map(|line| {

@@ -17,7 +17,9 @@ impl Init {
     pub(crate) fn run(&self) -> Done {
         let path = std::path::Path::new("vinequill.toml");
         if path.exists() {
-            return Err(Failure::usage(anyhow::anyhow!("vinequill.toml is there already; edit it, or move it away")));
+            return Err(Failure::usage(anyhow::anyhow!(
+                "vinequill.toml is there already; edit it, or move it away"
+            )));
         }
         std::fs::write(path, TEMPLATE)?;
         terminal::print("wrote vinequill.toml; every line in it is a comment that tells a default\n")?;

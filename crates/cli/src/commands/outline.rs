@@ -40,10 +40,15 @@ impl Outline {
     /// Shows what files declare.
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
         let session = Session::open(&self.common, &self.paths)?;
-        let results = visit_files(&session.files, &session.project.settings, self.common.jobs, &|reading, decoded, _| {
-            let shown = outline::text(reading, &session.typed_path(reading.source.path()));
-            (outline::file(reading, decoded.encoding), shown)
-        });
+        let results = visit_files(
+            &session.files,
+            &session.project.settings,
+            self.common.jobs,
+            &|reading, decoded, _| {
+                let shown = outline::text(reading, &session.typed_path(reading.source.path()));
+                (outline::file(reading, decoded.encoding), shown)
+            },
+        );
         let mut files = Vec::new();
         let mut unread = Vec::new();
         for result in results {
@@ -54,7 +59,8 @@ impl Outline {
         }
         let (wires, texts): (Vec<_>, Vec<String>) = files.into_iter().unzip();
         for pair in pairs {
-            let json = pair.format.as_deref().is_some_and(|name| Format::from_str(name, true) == Ok(Format::Json));
+            let json =
+                pair.format.as_deref().is_some_and(|name| Format::from_str(name, true) == Ok(Format::Json));
             let text = if json { outline::json(&wires) } else { texts.join("\n") };
             deliver(pair.file.as_deref(), &text)?;
         }

@@ -3,12 +3,12 @@
 use std::path::PathBuf;
 
 use clap::{Args, ValueEnum};
+use vinequill_core::languages;
 use vinequill_core::model::{Level, State};
 use vinequill_core::reading::Parsers;
-use vinequill_core::review::{self, FileReading};
+use vinequill_core::review::FileReading;
 use vinequill_core::text::Source;
-use vinequill_core::languages;
-use vinequill_project::{Encoding, Reviewed, Unread, decode, review_files};
+use vinequill_project::{Reviewed, Unread, decode, review_files};
 
 use crate::exit::{Done, Exit, Failure};
 use crate::options::common::{Common, parse_level_word};
@@ -109,7 +109,9 @@ impl Review {
         if session.files.is_empty() && self.common.stdin_path.is_none() {
             let left = session.left_out(0);
             let hint = if left.is_empty() { String::new() } else { format!(" (not reviewed: {left})") };
-            terminal::complain(&format!("nothing to review: no file here is in a language that is read{hint}"));
+            terminal::complain(&format!(
+                "nothing to review: no file here is in a language that is read{hint}"
+            ));
         }
         if totals.unparsed_percent() > session.project.settings.max_unparsed {
             terminal::complain(&format!(
@@ -123,7 +125,7 @@ impl Review {
         let fails = fail_on != Level::None
             && files
                 .iter()
-                .flat_map(|file| &file.review.findings)
+                .flat_map(|file| &file.findings)
                 .any(|finding| finding.level >= fail_on && finding.state == State::New);
         Ok(exit.max(if fails { Exit::Found } else { Exit::Clean }))
     }
@@ -147,7 +149,5 @@ fn from_standard_input(session: &Session, path: &std::path::Path) -> Result<Revi
     };
     let source = Source::new(&shown, &decoded.text);
     let reading = FileReading::read(&source, language, &session.project.settings, &mut Parsers::new());
-    let review = review::review(&reading);
-    let encoding: Encoding = decoded.encoding;
-    Ok(Reviewed { source: source.clone(), encoding, language: language.id.as_str(), review })
+    Ok(Reviewed::of(&reading, decoded.encoding))
 }

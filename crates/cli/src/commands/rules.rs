@@ -40,7 +40,8 @@ impl Rules {
         };
         let Some(rule) = rules::find(name) else {
             let near = nearest(name, rules::ALL.iter().map(|rule| rule.id.as_str()));
-            let hint = near.map_or("`vinequill rules` lists them".to_owned(), |near| format!("did you mean `{near}`?"));
+            let hint = near
+                .map_or("`vinequill rules` lists them".to_owned(), |near| format!("did you mean `{near}`?"));
             return Err(Failure::usage(anyhow::anyhow!("no rule is named `{name}`; {hint}")));
         };
         terminal::print(&explain(rule))?;
@@ -56,7 +57,8 @@ fn list() -> String {
         if this != subject {
             subject = this;
             // Writing to a string cannot fail.
-            let _ = writeln!(out, "{}{}", if out.is_empty() { "" } else { "\n" }, styled(style::STRONG, subject));
+            let _ =
+                writeln!(out, "{}{}", if out.is_empty() { "" } else { "\n" }, styled(style::STRONG, subject));
         }
         let _ = writeln!(out, "  {:<20} {:<8} {}", rule.id.as_str(), rule.level.as_str(), rule.says);
     }

@@ -24,7 +24,8 @@ pub(crate) fn pairs(matches: &ArgMatches) -> Vec<Pair> {
         if !known(id) {
             continue;
         }
-        let values = matches.get_raw(id).into_iter().flatten().map(|value| value.to_string_lossy().into_owned());
+        let values =
+            matches.get_raw(id).into_iter().flatten().map(|value| value.to_string_lossy().into_owned());
         let places = matches.indices_of(id).into_iter().flatten();
         typed.extend(places.zip(values).map(|(place, value)| (place, is_format, value)));
     }

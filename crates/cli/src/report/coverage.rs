@@ -2,8 +2,8 @@
 
 use std::fmt::Write;
 
-use comfy_table::{LineStyle, TableStyle};
 use comfy_table::{Cell, CellAlignment, ContentArrangement, Table};
+use comfy_table::{LineStyle, TableStyle};
 use vinequill_core::coverage::{Counts, permille};
 
 use crate::commands::coverage::By;
@@ -85,8 +85,13 @@ fn percent(tenths: u64) -> String {
 
 /// Draws three shades: complete, described, neither. They are told apart without colour.
 fn bar(counts: Counts) -> String {
-    let cells = |part: u64| if counts.declared == 0 { 0 } else { part * BAR / counts.declared };
+    let cells = |part: u64| (part * BAR).checked_div(counts.declared).unwrap_or(0);
     let (complete, described) = (cells(counts.complete), cells(counts.described));
     let fill = |sign: &str, count: u64| sign.repeat(usize::try_from(count).unwrap_or(0));
-    format!("{}{}{}", fill("█", complete), fill("▒", described - complete.min(described)), fill("·", BAR - described.max(complete)))
+    format!(
+        "{}{}{}",
+        fill("█", complete),
+        fill("▒", described - complete.min(described)),
+        fill("·", BAR - described.max(complete))
+    )
 }

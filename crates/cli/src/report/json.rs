@@ -12,7 +12,7 @@ pub(crate) fn review(view: &View<'_>) -> String {
     let totals = view.totals;
     let review = wire::Review {
         format: "vinequill-review/1",
-        findings: view.files.iter().flat_map(|file| file.review.findings.iter().map(|f| finding(file, f))).collect(),
+        findings: view.files.iter().flat_map(|file| file.findings.iter().map(|f| finding(file, f))).collect(),
         totals: wire::ReviewTotals {
             files: totals.files,
             declarations: totals.counts.declared,
@@ -56,7 +56,11 @@ fn finding<'a>(file: &'a Reviewed, finding: &'a Finding) -> wire::Finding<'a> {
         subject: &raw.subject,
         message: &raw.message,
         suggestion: raw.suggestion.as_deref(),
-        related: raw.related.iter().map(|related| related_place(file, related.span, &related.label)).collect(),
+        related: raw
+            .related
+            .iter()
+            .map(|related| related_place(file, related.span, &related.label))
+            .collect(),
         edits: raw
             .edits
             .iter()
@@ -67,7 +71,12 @@ fn finding<'a>(file: &'a Reviewed, finding: &'a Finding) -> wire::Finding<'a> {
             .collect(),
         state,
         reason,
-        fingerprint: fingerprint(&[raw.rule.as_str(), file.source.path(), &finding.declaration, &raw.subject]),
+        fingerprint: fingerprint(&[
+            raw.rule.as_str(),
+            file.source.path(),
+            &finding.declaration,
+            &raw.subject,
+        ]),
     }
 }
 
@@ -125,11 +134,13 @@ pub(crate) fn coverage(total: Counts, by: &'static str, groups: &[(String, Count
 }
 
 fn numbers(counts: Counts) -> wire::Counts {
-    let percent = |part| permille(part, counts.declared).map(|tenths| {
-        #[expect(clippy::cast_precision_loss, reason = "at most 1000")]
-        let tenths = tenths as f64;
-        tenths / 10.0
-    });
+    let percent = |part| {
+        permille(part, counts.declared).map(|tenths| {
+            #[expect(clippy::cast_precision_loss, reason = "at most 1000")]
+            let tenths = tenths as f64;
+            tenths / 10.0
+        })
+    };
     wire::Counts {
         declared: counts.declared,
         described: counts.described,

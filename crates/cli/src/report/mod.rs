@@ -57,11 +57,11 @@ impl Totals {
         for file in files {
             out.files += 1;
             out.bytes += u64::try_from(file.source.text().len()).unwrap_or(u64::MAX);
-            out.unparsed_bytes += file.review.unparsed_bytes;
-            for tally in &file.review.tallies {
+            out.unparsed_bytes += file.unparsed_bytes;
+            for tally in &file.tallies {
                 out.counts.add(tally.counts);
             }
-            for finding in &file.review.findings {
+            for finding in &file.findings {
                 match finding.state {
                     State::New => *out.by_rule.entry((finding.raw.rule, finding.level)).or_default() += 1,
                     State::Waived(_) => out.waived += 1,

@@ -67,7 +67,10 @@ fn declared(
         same_as: None,
         parameters: signature.parameters.iter().map(|parameter| parameter_of(parameter, &text)).collect(),
         type_parameters: signature.type_parameters.iter().map(|p| p.name.as_str().to_owned()).collect(),
-        returns: wire::Returns { ty: signature.returns.ty.map(text), value: signature.returns.value.as_str() },
+        returns: wire::Returns {
+            ty: signature.returns.ty.map(text),
+            value: signature.returns.value.as_str(),
+        },
         throws: signature
             .throws
             .iter()
@@ -166,12 +169,21 @@ pub(crate) fn text(reading: &FileReading<'_>, path: &str) -> String {
         };
         let about = format!("{} {}{standing}", standings.surface(id).as_str(), declaration.kind.as_str());
         let shown = signature(reading, declaration);
-        let _ = writeln!(out, "{line:>5}  {indent}{}  {}", styled(style::STRONG, &shown), styled(style::FAINT, &about));
+        let _ = writeln!(
+            out,
+            "{line:>5}  {indent}{}  {}",
+            styled(style::STRONG, &shown),
+            styled(style::FAINT, &about)
+        );
         let _ = write!(out, "{}", described(reading, id, &format!("       {indent}  ")));
     }
     for span in &reading.outline.unparsed {
         let (from, upto) = (reading.source.line(span.start), reading.source.line(span.end));
-        let _ = writeln!(out, "{from:>5}  {}", styled(style::WARNING, &format!("not understood up to line {upto}")));
+        let _ = writeln!(
+            out,
+            "{from:>5}  {}",
+            styled(style::WARNING, &format!("not understood up to line {upto}"))
+        );
     }
     out
 }

@@ -17,14 +17,15 @@ const MANY: usize = 50;
 
 /// Renders the report.
 pub(crate) fn render(view: &View<'_>) -> String {
-    let shown = |finding: &&Finding| finding.state == State::New && (view.notes || finding.level > Level::Note);
-    let count: usize = view.files.iter().map(|file| file.review.findings.iter().filter(shown).count()).sum();
+    let shown =
+        |finding: &&Finding| finding.state == State::New && (view.notes || finding.level > Level::Note);
+    let count: usize = view.files.iter().map(|file| file.findings.iter().filter(shown).count()).sum();
     let mut out = String::new();
     if count > MANY && !view.all {
         out.push_str(&overview(view));
     } else {
         for file in view.files {
-            let findings: Vec<&Finding> = file.review.findings.iter().filter(shown).collect();
+            let findings: Vec<&Finding> = file.findings.iter().filter(shown).collect();
             if !findings.is_empty() {
                 out.push_str(&file_report(view, file, &findings));
             }
@@ -50,7 +51,12 @@ fn file_report(view: &View<'_>, file: &Reviewed, findings: &[&Finding]) -> Strin
 fn rule_line(left: &str, right: &str) -> String {
     let used = left.chars().count() + right.chars().count() + 4;
     let fill = "─".repeat(width().saturating_sub(used).max(2));
-    format!("{} {} {}\n\n", styled(style::STRONG, left), styled(style::FAINT, &fill), styled(style::FAINT, right))
+    format!(
+        "{} {} {}\n\n",
+        styled(style::STRONG, left),
+        styled(style::FAINT, &fill),
+        styled(style::FAINT, right)
+    )
 }
 
 /// Renders one finding with the source it points at.
@@ -63,7 +69,8 @@ fn excerpt(source: &Source, path: &str, finding: &Finding) -> String {
     let last = source.line(spans().map(|span| span.end).max().unwrap_or(0));
     let from = source.line_span(first).map_or(0, |line| line.start);
     let upto = source.line_span(last).map_or(from, |line| line.end);
-    let local = |span: Span| (span.start - from) as usize..(span.end.min(upto).max(span.start) - from) as usize;
+    let local =
+        |span: Span| (span.start - from) as usize..(span.end.min(upto).max(span.start) - from) as usize;
     let text = source.slice(Span::new(from, upto));
     let mut snippet = Snippet::source(text)
         .path(path)
@@ -86,7 +93,9 @@ fn excerpt(source: &Source, path: &str, finding: &Finding) -> String {
 /// A span that runs over lines is shown by its first line that says something.
 fn first_line(source: &Source, span: Span) -> Span {
     let text = source.slice(span);
-    let Some(line) = text.lines().find(|line| line.chars().any(char::is_alphanumeric)).or(text.lines().next()) else {
+    let Some(line) =
+        text.lines().find(|line| line.chars().any(char::is_alphanumeric)).or(text.lines().next())
+    else {
         return span;
     };
     let bare = line.trim();
@@ -102,9 +111,10 @@ fn overview(view: &View<'_>) -> String {
     for file in view.files {
         let path = view.session.typed_path(file.source.path());
         let mut count = 0;
-        for finding in &file.review.findings {
+        for finding in &file.findings {
             if finding.state == State::New && (view.notes || finding.level > Level::Note) {
-                *by_rule.entry((std::cmp::Reverse(finding.level), finding.raw.rule.as_str())).or_default() += 1;
+                *by_rule.entry((std::cmp::Reverse(finding.level), finding.raw.rule.as_str())).or_default() +=
+                    1;
                 let folder = path.rsplit_once('/').map_or(".", |(folder, _)| folder);
                 *by_folder.entry(folder.to_owned()).or_default() += 1;
                 count += 1;
@@ -119,7 +129,8 @@ fn overview(view: &View<'_>) -> String {
         // Writing to a string cannot fail.
         let _ = writeln!(out, "{count:>7}  {:<8} {rule}", level_word(level.0));
     }
-    let mut folders: Vec<(usize, String)> = by_folder.into_iter().map(|(folder, count)| (count, folder)).collect();
+    let mut folders: Vec<(usize, String)> =
+        by_folder.into_iter().map(|(folder, count)| (count, folder)).collect();
     for (title, list) in [("folders", &mut folders), ("files", &mut by_file)] {
         list.sort_by(|a, b| b.0.cmp(&a.0).then_with(|| a.1.cmp(&b.1)));
         let _ = writeln!(out, "\n{}", styled(style::STRONG, &format!("{title} with the most")));
@@ -128,7 +139,8 @@ fn overview(view: &View<'_>) -> String {
         }
     }
     if let Some((_, worst)) = by_file.first() {
-        let _ = writeln!(out, "\nstart with  {}", styled(style::STRONG, &format!("vinequill review {worst}")));
+        let _ =
+            writeln!(out, "\nstart with  {}", styled(style::STRONG, &format!("vinequill review {worst}")));
     }
     out.push('\n');
     out
@@ -147,7 +159,11 @@ fn level_word(level: Level) -> String {
 fn closing(view: &View<'_>, shown: usize) -> String {
     let totals = view.totals;
     let mut out = String::new();
-    let checked = format!("{} in {}", plural_u64(totals.counts.declared, "declaration"), plural_u64(totals.files, "file"));
+    let checked = format!(
+        "{} in {}",
+        plural_u64(totals.counts.declared, "declaration"),
+        plural_u64(totals.files, "file")
+    );
     for level in [Level::Error, Level::Warning, Level::Note] {
         let count = totals.at(level);
         if count == 0 {
@@ -161,7 +177,10 @@ fn closing(view: &View<'_>, shown: usize) -> String {
             .collect();
         let hidden = if level == Level::Note && !view.notes { " (--notes shows them)" } else { "" };
         let head = plural_u64(count, level.as_str());
-        out.push_str(&wrapped(&styled(level_style(level), &format!("{head:<13}")), &format!("{}{hidden}", rules.join(", "))));
+        out.push_str(&wrapped(
+            &styled(level_style(level), &format!("{head:<13}")),
+            &format!("{}{hidden}", rules.join(", ")),
+        ));
     }
     if totals.by_rule.is_empty() {
         let _ = writeln!(out, "{}", styled(style::GOOD, "nothing to complain of"));
@@ -180,7 +199,8 @@ fn closing(view: &View<'_>, shown: usize) -> String {
         let missing = totals.by_rule.keys().any(|(rule, _)| rule.as_str().ends_with(".missing"));
         let _ = writeln!(out, "next         vinequill rules {rule} says what that rule means");
         if missing {
-            let _ = writeln!(out, "             vinequill draft PATH shows what is missing as a diff to fill in");
+            let _ =
+                writeln!(out, "             vinequill draft PATH shows what is missing as a diff to fill in");
         }
     }
     out

@@ -22,7 +22,11 @@ fn a_binary_file_is_told_and_the_rest_is_done() {
 #[test]
 fn invalid_utf8_is_read_as_windows_1252() {
     let workshop = Workshop::new();
-    let text: Vec<u8> = FAULTY.replace("A scale.", "Eine gro~e Waage.").bytes().map(|b| if b == b'~' { 0xDF } else { b }).collect();
+    let text: Vec<u8> = FAULTY
+        .replace("A scale.", "Eine gro~e Waage.")
+        .bytes()
+        .map(|b| if b == b'~' { 0xDF } else { b })
+        .collect();
     workshop.write("Scale.java", &text);
     let ran = workshop.run(&["review", "--format", "json"]);
     assert_eq!(ran.code, 1, "{}", ran.err);
@@ -35,12 +39,14 @@ fn invalid_utf8_is_read_as_windows_1252() {
 fn utf16_is_read_by_its_mark_and_written_back_as_it_was() {
     let workshop = Workshop::new();
     let text = "public class A {}\r\n";
-    let bytes: Vec<u8> = [0xFF, 0xFE].into_iter().chain(text.encode_utf16().flat_map(u16::to_le_bytes)).collect();
+    let bytes: Vec<u8> =
+        [0xFF, 0xFE].into_iter().chain(text.encode_utf16().flat_map(u16::to_le_bytes)).collect();
     workshop.write("A.java", &bytes);
     assert_eq!(workshop.run(&["review", "--format", "short"]).code, 1);
     assert_eq!(workshop.run(&["draft", "A.java", "--write"]).code, 0);
     let wanted = format!("/** TODO: describe */\r\n{text}");
-    let wanted: Vec<u8> = [0xFF, 0xFE].into_iter().chain(wanted.encode_utf16().flat_map(u16::to_le_bytes)).collect();
+    let wanted: Vec<u8> =
+        [0xFF, 0xFE].into_iter().chain(wanted.encode_utf16().flat_map(u16::to_le_bytes)).collect();
     assert_eq!(workshop.read("A.java"), wanted);
 }
 
@@ -113,15 +119,21 @@ fn fifty_thousand_levels_deep() {
     let classes = "class C {".repeat(2_000) + &"}".repeat(2_000);
     let python = format!("x = {}{}\n", "[".repeat(depth), "]".repeat(depth));
     let csharp = format!("class D {{ int a = {}1{}; }}\n", "-(".repeat(depth), ")".repeat(depth));
-    let workshop =
-        Workshop::with(&[("A.java", &java), ("B.java", &blocks), ("C.java", &classes), ("x.py", &python), ("D.cs", &csharp)]);
+    let workshop = Workshop::with(&[
+        ("A.java", &java),
+        ("B.java", &blocks),
+        ("C.java", &classes),
+        ("x.py", &python),
+        ("D.cs", &csharp),
+    ]);
     let ran = workshop.run(&["review", "--format", "short", "--surface", "private"]);
     assert!((0..=3).contains(&ran.code) && !ran.err.contains("panicked"), "{} {}", ran.code, ran.err);
 }
 
 #[test]
 fn text_that_is_mostly_not_understood_is_exit_3() {
-    let ran = Workshop::with(&[("A.java", "public class A { ((( %% ??? ]]] }} not java at all\n")]).run(&["review"]);
+    let ran = Workshop::with(&[("A.java", "public class A { ((( %% ??? ]]] }} not java at all\n")])
+        .run(&["review"]);
     assert_eq!(ran.code, 3);
     assert!(ran.err.contains("was not understood, more than `max-unparsed` allows"), "{}", ran.err);
 }

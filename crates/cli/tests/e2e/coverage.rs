@@ -30,9 +30,14 @@ fn counts_follow_the_definitions() {
     assert_eq!(value["format"], "vinequill-coverage/1");
     let total = &value["total"];
     // Scale, weigh, tare, size are asked; the override is excused; a placeholder describes nothing.
-    for (key, wanted) in
-        [("declared", 4), ("described", 2), ("complete", 1), ("items_asked", 6), ("items_present", 3), ("excused", 1)]
-    {
+    for (key, wanted) in [
+        ("declared", 4),
+        ("described", 2),
+        ("complete", 1),
+        ("items_asked", 6),
+        ("items_present", 3),
+        ("excused", 1),
+    ] {
         assert_eq!(total[key], wanted, "{key}");
     }
     assert_eq!(value["by"], "folder");
@@ -41,7 +46,8 @@ fn counts_follow_the_definitions() {
 
 #[test]
 fn levels_do_not_change_coverage() {
-    let workshop = Workshop::with(&[("Scale.java", MIXED), ("vinequill.toml", "[rules]\n\"*\" = \"none\"\n")]);
+    let workshop =
+        Workshop::with(&[("Scale.java", MIXED), ("vinequill.toml", "[rules]\n\"*\" = \"none\"\n")]);
     assert_eq!(json(&workshop, &[])["total"], json(&workshop, &["--no-config"])["total"]);
 }
 

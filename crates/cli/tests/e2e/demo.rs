@@ -41,9 +41,7 @@ fn drafting_the_demo_leaves_only_placeholders_to_fill_in() {
     assert_eq!(workshop.run(&["draft", "ridge", "--write"]).code, 0);
     assert_eq!(workshop.run(&["draft", "ridge", "--check"]).code, 0);
     let report = workshop.run(&["review", "ridge", "--format", "short", "--notes"]).out;
-    let missing: Vec<&str> = report
-        .lines()
-        .filter(|line| line.contains(".missing:") || line.contains("comment.empty:"))
-        .collect();
+    let missing: Vec<&str> =
+        report.lines().filter(|line| line.contains(".missing:") || line.contains("comment.empty:")).collect();
     assert!(missing.is_empty(), "{missing:?}");
 }

@@ -21,7 +21,8 @@ fn the_default_is_a_diff_that_patch_takes() {
     assert!(ran.out.starts_with("--- a/src/Scale.java\n+++ b/src/Scale.java\n@@ "), "{}", ran.out);
     assert_eq!(workshop.read("src/Scale.java"), SOURCE.as_bytes(), "nothing is written");
     workshop.write("a.diff", ran.out.as_bytes());
-    let applied = Command::new("git").args(["apply", "a.diff"]).current_dir(workshop.path()).status().unwrap();
+    let applied =
+        Command::new("git").args(["apply", "a.diff"]).current_dir(workshop.path()).status().unwrap();
     assert!(applied.success());
     let by_diff = workshop.read("src/Scale.java");
     workshop.write("src/Scale.java", SOURCE.as_bytes());
@@ -45,7 +46,8 @@ fn a_line_a_name_or_all_overloads() {
 
 #[test]
 fn a_named_declaration_is_completed_as_if_all_were_owed() {
-    let text = "/** A. */\npublic class A {\n    /** Weighs. */\n    public int weigh(int load) { return 1; }\n}\n";
+    let text =
+        "/** A. */\npublic class A {\n    /** Weighs. */\n    public int weigh(int load) { return 1; }\n}\n";
     let workshop = Workshop::with(&[("A.java", text)]);
     assert_eq!(workshop.run(&["draft", "A.java"]).out, "");
     assert!(workshop.run(&["draft", "A.java#weigh"]).out.contains("+     * @param load TODO: describe\n"));
@@ -72,7 +74,10 @@ fn check_fails_when_there_is_something_to_draft() {
 
 #[test]
 fn the_placeholder_is_configured() {
-    let workshop = Workshop::with(&[("a.py", "def f(): pass\n"), ("vinequill.toml", "[draft]\nplaceholder = \"FILL IN\"\n")]);
+    let workshop = Workshop::with(&[
+        ("a.py", "def f(): pass\n"),
+        ("vinequill.toml", "[draft]\nplaceholder = \"FILL IN\"\n"),
+    ]);
     assert_eq!(workshop.run(&["draft", "--print", "a.py"]).out, "\"\"\"FILL IN\"\"\"\n");
     assert_eq!(workshop.run(&["draft", "--write", "a.py"]).code, 0);
     let ran = workshop.run(&["review", "--format", "short"]);

@@ -4,6 +4,8 @@
 //! project · `draft` diffs, targets, writing · `outline` what is understood · `review` formats, levels,
 //! configuration · `usage` options, help, errors · `workshop` the helpers.
 
+#![expect(clippy::unwrap_used, reason = "helpers of tests stop the test where they fail")]
+
 mod bad_input;
 mod coverage;
 mod demo;

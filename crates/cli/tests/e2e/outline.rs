@@ -41,7 +41,8 @@ fn json_has_the_shape_of_the_contract() {
         },
     });
     assert_eq!(file["declarations"][1], weigh);
-    let ids: Vec<_> = file["declarations"].as_array().unwrap().iter().map(|d| d["id"].as_str().unwrap()).collect();
+    let ids: Vec<_> =
+        file["declarations"].as_array().unwrap().iter().map(|d| d["id"].as_str().unwrap()).collect();
     assert_eq!(ids, ["Scale", "Scale.weigh", "Scale.weigh~2", "Scale.weigh~3"]);
 }
 
@@ -49,11 +50,14 @@ fn json_has_the_shape_of_the_contract() {
 fn text_is_for_people() {
     let ran = Workshop::with(&[("Scale.java", SOURCE)]).run(&["outline", "Scale.java"]);
     assert!(ran.out.starts_with("Scale.java Java\n    1  Scale<T>  public class\n"), "{}", ran.out);
-    assert!(ran.out.contains("    8    weigh(load: double, more: int) -> int  public method\n           throws IOException\n"));
+    assert!(ran.out.contains(
+        "    8    weigh(load: double, more: int) -> int  public method\n           throws IOException\n"
+    ));
 }
 
 #[test]
 fn what_was_not_understood_is_listed() {
-    let ran = Workshop::with(&[("A.java", "class A {\n  void f( { int = ; }\n}\n")]).run(&["outline", "A.java"]);
+    let ran =
+        Workshop::with(&[("A.java", "class A {\n  void f( { int = ; }\n}\n")]).run(&["outline", "A.java"]);
     assert!(ran.out.contains("not understood up to line 2"), "{}", ran.out);
 }

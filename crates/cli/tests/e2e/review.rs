@@ -34,7 +34,8 @@ error[param.unknown]: `@param laod` names no parameter; did you mean `load`?
 fn short_is_one_line_a_finding_from_the_working_folder() {
     let workshop = Workshop::with(&[("src/Scale.java", FAULTY)]);
     let ran = workshop.run(&["review", "--format", "short", "src"]);
-    let wanted = "src/Scale.java:6:15: error param.unknown: `@param laod` names no parameter; did you mean `load`?\n";
+    let wanted =
+        "src/Scale.java:6:15: error param.unknown: `@param laod` names no parameter; did you mean `load`?\n";
     assert_eq!(ran.out, wanted);
 }
 
@@ -84,9 +85,11 @@ fn the_same_input_gives_the_same_bytes_whatever_the_jobs() {
 
 #[test]
 fn the_findings_of_a_file_are_those_of_the_project() {
-    let workshop = Workshop::with(&[("vinequill.toml", ""), ("a/Scale.java", FAULTY), ("b/Scale.java", FAULTY)]);
+    let workshop =
+        Workshop::with(&[("vinequill.toml", ""), ("a/Scale.java", FAULTY), ("b/Scale.java", FAULTY)]);
     let all: Value = serde_json::from_str(&workshop.run(&["review", "--format", "json"]).out).unwrap();
-    let one: Value = serde_json::from_str(&workshop.run(&["review", "--format", "json", "b/Scale.java"]).out).unwrap();
+    let one: Value =
+        serde_json::from_str(&workshop.run(&["review", "--format", "json", "b/Scale.java"]).out).unwrap();
     assert_eq!(one["findings"][0], all["findings"][1]);
 }
 
@@ -100,7 +103,8 @@ fn several_reports_of_one_run() {
 
 #[test]
 fn levels_come_from_the_file_and_options_win() {
-    let workshop = Workshop::with(&[("Scale.java", FAULTY), ("vinequill.toml", "[rules]\n\"param.*\" = \"note\"\n")]);
+    let workshop =
+        Workshop::with(&[("Scale.java", FAULTY), ("vinequill.toml", "[rules]\n\"param.*\" = \"note\"\n")]);
     assert_eq!(workshop.run(&["review"]).code, 0);
     assert_eq!(workshop.run(&["review", "--fail-on", "note"]).code, 1);
     assert_eq!(workshop.run(&["review", "--rule", "param.unknown=warning"]).code, 1);
@@ -155,7 +159,10 @@ fn a_language_can_be_chosen() {
 
 #[test]
 fn standard_input_is_reviewed_as_if_it_stood_there() {
-    let ran = Workshop::new().run_with_input(&["review", "--stdin-path", "src/Scale.java", "--format", "short"], FAULTY.as_bytes());
+    let ran = Workshop::new().run_with_input(
+        &["review", "--stdin-path", "src/Scale.java", "--format", "short"],
+        FAULTY.as_bytes(),
+    );
     assert!(ran.out.starts_with("src/Scale.java:6:15: error param.unknown"), "{}{}", ran.out, ran.err);
     assert_eq!(ran.code, 1);
 }
@@ -163,8 +170,11 @@ fn standard_input_is_reviewed_as_if_it_stood_there() {
 #[test]
 fn the_configured_notation_is_used_for_comments_that_do_not_tell() {
     let config = "[languages.python]\nnotation = \"numpy\"\n";
-    let workshop = Workshop::with(&[("a.py", "def f(x):\n    \"\"\"Do it. Twice.\"\"\"\n"), ("vinequill.toml", config)]);
+    let workshop =
+        Workshop::with(&[("a.py", "def f(x):\n    \"\"\"Do it. Twice.\"\"\"\n"), ("vinequill.toml", config)]);
     let ran = workshop.run(&["draft", "a.py", "--write"]);
     assert_eq!(ran.code, 0, "{}", ran.err);
-    assert!(String::from_utf8(workshop.read("a.py")).unwrap().contains("    Parameters\n    ----------\n    x\n"));
+    assert!(
+        String::from_utf8(workshop.read("a.py")).unwrap().contains("    Parameters\n    ----------\n    x\n")
+    );
 }

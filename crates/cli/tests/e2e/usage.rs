@@ -20,9 +20,15 @@ fn configuration_mistakes_name_line_and_nearest_key() {
     for (config, wanted) in [
         ("surfce = \"public\"\n", "vinequill.toml: line 1: unknown key `surfce`; did you mean `surface`?"),
         ("\nsurface = \"publc\"\n", "line 2: unknown value `publc`; did you mean `public`?"),
-        ("[rules]\n\"param.mising\" = \"note\"\n", "no rule is named `param.mising`; did you mean `param.missing`?"),
+        (
+            "[rules]\n\"param.mising\" = \"note\"\n",
+            "no rule is named `param.mising`; did you mean `param.missing`?",
+        ),
         ("[languages.jav]\nsurface = \"public\"\n", "no language is named `jav`; did you mean `java`?"),
-        ("[languages.python]\nnotation = \"tags\"\n", "`tags` is no notation of Python; it takes `google`, `numpy`, `rest`, `epytext`"),
+        (
+            "[languages.python]\nnotation = \"tags\"\n",
+            "`tags` is no notation of Python; it takes `google`, `numpy`, `rest`, `epytext`",
+        ),
         ("paths = [\n", "line"),
     ] {
         let ran = Workshop::with(&[("vinequill.toml", config), ("Scale.java", FAULTY)]).run(&["review"]);
@@ -62,7 +68,10 @@ fn rules_are_listed_and_explained() {
 #[test]
 fn languages_are_listed() {
     let out = Workshop::new().run(&["languages"]).out;
-    assert!(out.contains("python  Python") && out.contains("google (default), numpy, rest, epytext"), "{out}");
+    assert!(
+        out.contains("python  Python") && out.contains("google (default), numpy, rest, epytext"),
+        "{out}"
+    );
 }
 
 #[test]
@@ -86,6 +95,10 @@ fn colour_is_there_when_asked_for() {
 fn a_closed_pipe_ends_it_quietly() {
     let workshop = Workshop::with(&[("Scale.java", &FAULTY.repeat(400))]);
     let command = format!("{} review --format short | head -1", env!("CARGO_BIN_EXE_vinequill"));
-    let output = std::process::Command::new("sh").args(["-c", &command]).current_dir(workshop.path()).output().unwrap();
+    let output = std::process::Command::new("sh")
+        .args(["-c", &command])
+        .current_dir(workshop.path())
+        .output()
+        .unwrap();
     assert_eq!(String::from_utf8_lossy(&output.stderr), "");
 }

@@ -69,7 +69,10 @@ mod tests {
     fn one_line_stays_one_line() {
         let block = Carrier::Block { open: "/**", close: "*/" };
         assert_eq!(wrap(block, &lines("Weighs."), "", "\n"), "/** Weighs. */");
-        assert_eq!(wrap(block, &lines("Weighs.\n\n@return kg"), "  ", "\n"), "/**\n   * Weighs.\n   *\n   * @return kg\n   */");
+        assert_eq!(
+            wrap(block, &lines("Weighs.\n\n@return kg"), "  ", "\n"),
+            "/**\n   * Weighs.\n   *\n   * @return kg\n   */"
+        );
         assert_eq!(wrap(Carrier::Docstring, &lines("Weigh."), "", "\n"), "\"\"\"Weigh.\"\"\"");
         assert_eq!(wrap(Carrier::Lines { mark: "///" }, &lines("a\n\nb"), " ", "\n"), "/// a\n ///\n /// b");
     }

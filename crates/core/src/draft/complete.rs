@@ -1,7 +1,7 @@
 //! What a comment that is there still lacks. Nothing that a person wrote is changed.
 
+use super::choose::{Drafted, Extent};
 use super::skeleton::{entries, style};
-use super::{Drafted, Extent};
 use crate::debt::{Debt, is_documented};
 use crate::model::{Carrier, DeclId, DocComment, EntryKind, RawComment};
 use crate::notations::{self, Addition, Lines, Order};
@@ -18,7 +18,9 @@ pub(super) fn complete(
     extent: Extent,
 ) -> Result<Option<Drafted>, &'static str> {
     let declaration = file.outline.declaration(id);
-    let Some(raw) = declaration.comment.doc.map(|comment| file.outline.comment(comment)) else { return Ok(None) };
+    let Some(raw) = declaration.comment.doc.map(|comment| file.outline.comment(comment)) else {
+        return Ok(None);
+    };
     let Some(notation) = notations::get(doc.notation) else { return Ok(None) };
     let mut examined = examine(file, standings, id, doc);
     if extent == Extent::Everything && examined.known {
@@ -41,7 +43,7 @@ pub(super) fn complete(
     }
     let lines = Lines::new(file.source, &raw.lines);
     let order = order(doc, &examined);
-    let additions = notation.writer.additions(doc, &lines, &wanted, &order, &style);
+    let additions = notation.writer.additions((doc, &lines), &wanted, &order, &style);
     let place = Place::of(file, raw)?;
     let mut edits = place.widened(raw);
     if !additions.is_empty() && !asks_summary {
@@ -132,9 +134,14 @@ impl<'f> Place<'f> {
         let ending = file.source.line_ending();
         let text = file.source.slice(raw.span);
         Ok(match raw.carrier {
-            Carrier::Lines { mark } => {
-                Self { file, prefix: format!("{indent}{mark} "), closing: String::new(), ending, open: 0, close: 0 }
-            }
+            Carrier::Lines { mark } => Self {
+                file,
+                prefix: format!("{indent}{mark} "),
+                closing: String::new(),
+                ending,
+                open: 0,
+                close: 0,
+            },
             Carrier::Block { open, close } => {
                 let starred = text.lines().skip(1).all(|line| line.trim_start().starts_with('*'));
                 let second = text.lines().nth(1).unwrap_or_default();
@@ -144,7 +151,8 @@ impl<'f> Place<'f> {
                     (_, true) => format!("{lead}* "),
                     (_, false) => lead.to_owned(),
                 };
-                let closing = if text.lines().count() > 1 && starred { lead.to_owned() } else { format!("{indent} ") };
+                let closing =
+                    if text.lines().count() > 1 && starred { lead.to_owned() } else { format!("{indent} ") };
                 Self { file, prefix, closing, ending, open: length(open), close: length(close) }
             }
             Carrier::Docstring => {
@@ -180,7 +188,10 @@ impl<'f> Place<'f> {
         let said = self.file.source.slice(line);
         let start = line.start + Span::of(said.len() - said.trim_start().len(), 0).start;
         let block = matches!(raw.carrier, Carrier::Block { .. });
-        block.then(|| Edit { span: Span::new(line.start, start), text: format!("{}{}", self.ending, self.prefix) })
+        block.then(|| Edit {
+            span: Span::new(line.start, start),
+            text: format!("{}{}", self.ending, self.prefix),
+        })
     }
 
     fn line(&self, text: &str) -> String {
@@ -210,7 +221,8 @@ impl<'f> Place<'f> {
     fn at_top(&self, raw: &RawComment, lines: &[String]) -> Edit {
         if matches!(raw.carrier, Carrier::Lines { .. }) {
             let indent = self.file.source.indent_at(raw.span.start);
-            let text = lines.iter().map(|line| format!("{}{}{indent}", self.line(line).trim_start(), self.ending));
+            let text =
+                lines.iter().map(|line| format!("{}{}{indent}", self.line(line).trim_start(), self.ending));
             return Edit { span: Span::at(raw.span.start), text: text.collect() };
         }
         let start = raw.span.start + self.open;
@@ -256,6 +268,8 @@ fn is_single(text: &str) -> bool {
 /// Returns the white space before the least indented line of a docstring, the first set aside.
 fn base_lead(file: &FileReading<'_>, raw: &RawComment) -> Option<String> {
     let lines = raw.lines.iter().skip(1).map(|&span| file.source.slice(span));
-    let leads = lines.filter(|line| !line.trim().is_empty()).map(|line| &line[..line.len() - line.trim_start().len()]);
+    let leads = lines
+        .filter(|line| !line.trim().is_empty())
+        .map(|line| &line[..line.len() - line.trim_start().len()]);
     leads.min_by_key(|lead| lead.len()).map(str::to_owned)
 }

@@ -1,19 +1,22 @@
 //! A whole comment for a declaration that has none.
 
 use super::carrier::wrap;
+use super::choose::{Drafted, is_first_on_line, line_start, step};
 use super::skeleton::{entries, style};
-use super::{Drafted, is_first_on_line, line_start, step};
-use crate::coverage::undocumented_debt;
 use crate::model::{Carrier, DeclId};
 use crate::notations;
 use crate::reading::CommentPlace;
-use crate::review::{FileReading, signature_of};
+use crate::review::{FileReading, signature_of, undocumented_debt};
 use crate::text::{Edit, Span};
 
 /// Drafts the comment of a declaration; `blank` is a comment that says nothing and is written over.
 ///
 /// Fails with the reason where no comment can be put.
-pub(super) fn fresh(file: &FileReading<'_>, id: DeclId, blank: Option<Span>) -> Result<Option<Drafted>, &'static str> {
+pub(super) fn fresh(
+    file: &FileReading<'_>,
+    id: DeclId,
+    blank: Option<Span>,
+) -> Result<Option<Drafted>, &'static str> {
     let Some(notation) = notations::get(file.notation) else { return Ok(None) };
     let declaration = file.outline.declaration(id);
     let (signature, _) = signature_of(file, declaration);
@@ -39,7 +42,8 @@ fn above(file: &FileReading<'_>, start: u32, lines: &[String]) -> (Edit, String)
     let indent = file.source.indent_at(start);
     if is_first_on_line(file, start) {
         let comment = wrap(file.language.carrier, lines, indent, ending);
-        let edit = Edit { span: Span::at(line_start(file, start)), text: format!("{indent}{comment}{ending}") };
+        let edit =
+            Edit { span: Span::at(line_start(file, start)), text: format!("{indent}{comment}{ending}") };
         return (edit, comment);
     }
     // Other code stands before it on its line: the one-line block form goes between.
@@ -75,7 +79,10 @@ fn first_in_body(
     if gap_text.contains('\n') {
         let indent = file.source.indent_at(body);
         let comment = wrap(Carrier::Docstring, lines, indent, ending);
-        return Ok((Edit { span: Span::at(header_end), text: format!("{ending}{indent}{comment}") }, comment));
+        return Ok((
+            Edit { span: Span::at(header_end), text: format!("{ending}{indent}{comment}") },
+            comment,
+        ));
     }
     // A suite on the line of its header gets the line break and indentation it needs.
     let indent = format!("{}{}", file.source.indent_at(span.start), step(file));

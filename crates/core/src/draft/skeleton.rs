@@ -32,7 +32,8 @@ pub(super) fn entries(
     for (kind, owed) in [(EntryKind::Returns, debt.returns), (EntryKind::Yields, debt.yields)] {
         if owed {
             let mut entry = new(kind, None, 0);
-            entry.ty = signature.returns.ty.filter(|_| custom == TypeCustom::Always).map(|ty| written(file, ty));
+            entry.ty =
+                signature.returns.ty.filter(|_| custom == TypeCustom::Always).map(|ty| written(file, ty));
             out.push(entry);
         }
     }
@@ -76,7 +77,7 @@ fn written(file: &FileReading<'_>, ty: Span) -> String {
 pub(super) fn style(file: &FileReading<'_>) -> WriteStyle {
     WriteStyle {
         placeholder: file.settings.placeholder.clone(),
-        step: super::step(file).to_owned(),
+        step: super::choose::step(file).to_owned(),
         separator: " ".to_owned(),
     }
 }

@@ -94,7 +94,13 @@ impl Kind {
     pub const fn is_callable(self) -> bool {
         matches!(
             self,
-            Self::Function | Self::Method | Self::Constructor | Self::Operator | Self::Macro | Self::Program | Self::Delegate
+            Self::Function
+                | Self::Method
+                | Self::Constructor
+                | Self::Operator
+                | Self::Macro
+                | Self::Program
+                | Self::Delegate
         )
     }
 
@@ -106,7 +112,9 @@ impl Kind {
 }
 
 /// How far a declaration can be seen; ordered from the widest.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, serde::Deserialize, schemars::JsonSchema)]
+#[derive(
+    Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, serde::Deserialize, schemars::JsonSchema,
+)]
 #[serde(rename_all = "kebab-case")]
 pub enum Surface {
     /// By every caller.
@@ -134,7 +142,17 @@ impl Surface {
 
 /// A sort of declarations of which nothing is asked.
 #[derive(
-    Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, serde::Deserialize, serde::Serialize, schemars::JsonSchema,
+    Clone,
+    Copy,
+    Debug,
+    PartialEq,
+    Eq,
+    PartialOrd,
+    Ord,
+    Hash,
+    serde::Deserialize,
+    serde::Serialize,
+    schemars::JsonSchema,
 )]
 #[serde(rename_all = "kebab-case")]
 pub enum Excuse {

@@ -10,7 +10,9 @@ mod name;
 mod outline;
 mod signature;
 
-pub use comment::{Carrier, CommentId, DocComment, Entry, EntryKind, EntryName, Mark, MarkStanding, RawComment, Section};
+pub use comment::{
+    Carrier, CommentId, DocComment, Entry, EntryKind, EntryName, Mark, MarkStanding, RawComment, Section,
+};
 pub use declaration::{Attached, Body, Construction, DeclId, Declaration, Excuse, Kind, Misplaced, Surface};
 pub use finding::{Finding, Level, RawFinding, Related, State};
 pub use ids::{LanguageId, NotationId, RuleId};

@@ -28,7 +28,13 @@ pub(super) fn count(lines: &Lines<'_>, head: ReadHead, table: &[Tag]) -> usize {
 }
 
 /// Reads a comment.
-pub(super) fn read(lines: &Lines<'_>, span: Span, id: NotationId, head: ReadHead, table: &[Tag]) -> DocComment {
+pub(super) fn read(
+    lines: &Lines<'_>,
+    span: Span,
+    id: NotationId,
+    head: ReadHead,
+    table: &[Tag],
+) -> DocComment {
     let mut doc = blank(lines, span, id);
     let shielded = lines.shielded();
     let heads: Vec<(usize, Head<'_>)> = (0..lines.len())
@@ -62,7 +68,7 @@ fn field_end(lines: &Lines<'_>, at: usize, next: usize) -> usize {
             continue;
         }
         let deeper = lines.indent(row) > indent;
-        if (after_blank && !deeper) || lines.trimmed(row).starts_with(".. ") && !deeper {
+        if !deeper && (after_blank || lines.trimmed(row).starts_with(".. ")) {
             break;
         }
         end = row + 1;

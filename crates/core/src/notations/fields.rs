@@ -42,8 +42,7 @@ impl Writer for FieldWriter {
 
     fn additions(
         &self,
-        doc: &DocComment,
-        lines: &Lines<'_>,
+        (doc, lines): (&DocComment, &Lines<'_>),
         entries: &[NewEntry],
         order: &Order,
         style: &WriteStyle,
@@ -87,14 +86,14 @@ fn place(doc: &DocComment, lines: &Lines<'_>, entry: &NewEntry, order: &Order) -
     let alike: Vec<(usize, &Entry)> =
         doc.entries.iter().enumerate().filter(|(_, found)| found.kind == entry.kind).collect();
     let goes_before = |at: usize| !ranked || order.rank(at).is_some_and(|rank| rank <= entry.rank);
-    let before = alike.iter().filter(|&&(at, _)| goes_before(at)).next_back().map(|&(_, found)| found);
+    let before = alike.iter().rfind(|&&(at, _)| goes_before(at)).map(|&(_, found)| found);
     if let Some(found) = before {
         return (behind(found), false);
     }
     if let Some(&(_, found)) = alike.first() {
         return (ahead(found), false);
     }
-    if let Some(found) = doc.entries.iter().filter(|found| found.kind < entry.kind).next_back() {
+    if let Some(found) = doc.entries.iter().rfind(|found| found.kind < entry.kind) {
         return (behind(found), false);
     }
     if let Some(found) = doc.entries.iter().find(|found| found.kind > entry.kind) {

@@ -41,8 +41,9 @@ fn headings(lines: &Lines<'_>) -> Vec<Heading> {
         }
         let followed = (row + 1..lines.len()).find(|&next| !lines.is_blank(next));
         let deeper = followed.is_some_and(|next| lines.indent(next) > indent);
-        let found = sections::title(title)
-            .or_else(|| sections::near_title(title).filter(|_| rest.is_empty() && deeper && items_like(lines, followed)));
+        let found = sections::title(title).or_else(|| {
+            sections::near_title(title).filter(|_| rest.is_empty() && deeper && items_like(lines, followed))
+        });
         let Some((title, kind)) = found else { continue };
         let single = matches!(kind, Some(EntryKind::Returns | EntryKind::Yields | EntryKind::Throws));
         if rest.trim().is_empty() || (single && rest.starts_with(' ')) {
@@ -114,7 +115,13 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
 }
 
 /// Reads the one entry of a section about what comes back.
-fn read_value(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading, end): (usize, usize), inline: &str) {
+fn read_value(
+    doc: &mut DocComment,
+    lines: &Lines<'_>,
+    kind: EntryKind,
+    (heading, end): (usize, usize),
+    inline: &str,
+) {
     let row = if inline.is_empty() {
         (heading + 1..end).find(|&row| !lines.is_blank(row)).unwrap_or(heading)
     } else {
@@ -141,11 +148,24 @@ fn read_value(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
 fn looks_like_type(text: &str) -> bool {
     let text = text.trim().trim_start_matches(':');
     let words = text.split_whitespace().count();
-    let joined = text.contains('[') || text.contains('(') || text.contains('|') || text.contains(" or ") || text.contains(" of ");
-    !text.is_empty() && !sections::is_reminder(text) && (words == 1 || (joined && words <= 8)) && !text.ends_with('.')
+    let joined = text.contains('[')
+        || text.contains('(')
+        || text.contains('|')
+        || text.contains(" or ")
+        || text.contains(" of ");
+    !text.is_empty()
+        && !sections::is_reminder(text)
+        && (words == 1 || (joined && words <= 8))
+        && !text.ends_with('.')
 }
 
-fn read_item(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (row, end): (usize, usize), text: &str) {
+fn read_item(
+    doc: &mut DocComment,
+    lines: &Lines<'_>,
+    kind: EntryKind,
+    (row, end): (usize, usize),
+    text: &str,
+) {
     let mut found = sections::item(kind, lines, row, doc.sections.len());
     let (head, rest) = match sections::split_colon(text) {
         Some((head, rest)) => (head.trim(), rest),
@@ -224,8 +244,7 @@ impl Writer for GoogleWriter {
 
     fn additions(
         &self,
-        doc: &DocComment,
-        lines: &Lines<'_>,
+        (doc, lines): (&DocComment, &Lines<'_>),
         entries: &[NewEntry],
         order: &Order,
         style: &WriteStyle,

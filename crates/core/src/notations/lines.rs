@@ -121,7 +121,10 @@ impl<'s> Lines<'s> {
         // Most comments have none of it: one look at the whole tells.
         let (Some(first), Some(last)) = (self.spans.first(), self.spans.last()) else { return shielded };
         let whole = self.source.slice(Span::new(first.start, last.end.max(first.start)));
-        if !["<pre", "```", "~~~", "{@"].iter().any(|mark| memchr::memmem::find(whole.as_bytes(), mark.as_bytes()).is_some()) {
+        if !["<pre", "```", "~~~", "{@"]
+            .iter()
+            .any(|mark| memchr::memmem::find(whole.as_bytes(), mark.as_bytes()).is_some())
+        {
             return shielded;
         }
         self.shield_between(&mut shielded, |line| line.contains("<pre"), |line| line.contains("</pre>"));
@@ -131,7 +134,12 @@ impl<'s> Lines<'s> {
         shielded
     }
 
-    fn shield_between(&self, shielded: &mut [bool], opens: impl Fn(&str) -> bool, closes: impl Fn(&str) -> bool) {
+    fn shield_between(
+        &self,
+        shielded: &mut [bool],
+        opens: impl Fn(&str) -> bool,
+        closes: impl Fn(&str) -> bool,
+    ) {
         let mut at = 0;
         while at < self.len() {
             let line = self.text(at);
@@ -149,10 +157,8 @@ impl<'s> Lines<'s> {
     fn shield_braces(&self, shielded: &mut [bool]) {
         let mut depth = 0_usize;
         let mut opened = 0;
-        for at in 0..self.len() {
-            if depth > 0 {
-                shielded[at] = true;
-            }
+        for (at, shield) in shielded.iter_mut().enumerate() {
+            *shield |= depth > 0;
             let line = self.text(at);
             let mut rest = line;
             while let Some(found) = rest.find(['{', '}']) {

@@ -88,8 +88,7 @@ pub trait Writer: Sync {
     /// Says where in a comment the entries go, and what is written there. Existing lines stay.
     fn additions(
         &self,
-        doc: &DocComment,
-        lines: &Lines<'_>,
+        comment: (&DocComment, &Lines<'_>),
         entries: &[NewEntry],
         order: &Order,
         style: &WriteStyle,

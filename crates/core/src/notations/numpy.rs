@@ -52,7 +52,8 @@ fn is_underlined(lines: &Lines<'_>, row: usize) -> bool {
 fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     let mut doc = blank(lines, span, NUMPY.id);
     let headings = headings(lines);
-    let first = (0..lines.len()).find(|&row| is_underlined(lines, row) || headings.iter().any(|h| h.row == row));
+    let first =
+        (0..lines.len()).find(|&row| is_underlined(lines, row) || headings.iter().any(|h| h.row == row));
     describe(&mut doc, lines, first.unwrap_or(lines.len()));
     for (number, heading) in headings.iter().enumerate() {
         let limit = headings.get(number + 1).map_or(lines.len(), |next| next.row);
@@ -88,7 +89,8 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
         let text = lines.trimmed(row);
         if kind == EntryKind::Throws {
             let head = sections::split_colon(text).map_or(text, |(head, _)| head);
-            let parts: Vec<&str> = head.split(',').flat_map(|part| part.split(" or ")).map(str::trim).collect();
+            let parts: Vec<&str> =
+                head.split(',').flat_map(|part| part.split(" or ")).map(str::trim).collect();
             let types = parts.iter().all(|part| !part.contains(' '));
             if types {
                 found.names = parts.iter().filter_map(|part| exception_name(lines, part)).collect();
@@ -98,7 +100,7 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
             doc.entries.push(found);
             continue;
         }
-        if text.strip_suffix(':').is_some_and(|word| sections::is_title(word)) {
+        if text.strip_suffix(':').is_some_and(sections::is_title) {
             // A heading in another notation's form ends the list.
             break;
         }
@@ -191,8 +193,7 @@ impl Writer for NumpyWriter {
 
     fn additions(
         &self,
-        doc: &DocComment,
-        lines: &Lines<'_>,
+        (doc, lines): (&DocComment, &Lines<'_>),
         entries: &[NewEntry],
         order: &Order,
         style: &WriteStyle,

@@ -136,7 +136,8 @@ pub(super) fn read_type(found: &mut Entry, lines: &Lines<'_>, ty: &str) {
             found.optional = true;
         }
         let value = lower.strip_prefix("default").map(|rest| &part[part.len() - rest.len()..]);
-        let value = value.map(|value| value.trim_start_matches([':', '=', ' ']).trim_start_matches("is ").trim());
+        let value =
+            value.map(|value| value.trim_start_matches([':', '=', ' ']).trim_start_matches("is ").trim());
         if let Some(value) = value.filter(|value| !value.is_empty()) {
             found.default = Some(lines.span_of(value));
         }
@@ -224,9 +225,13 @@ fn item_lead<'s>(lines: &Lines<'s>, section: &Section) -> &'s str {
         let text = lines.text(at);
         &text[..text.len() - text.trim_start().len()]
     };
-    let base = (1..lines.len()).filter(|&at| !lines.is_blank(at)).min_by_key(|&at| lines.indent(at)).map_or("", lead);
+    let base = (1..lines.len())
+        .filter(|&at| !lines.is_blank(at))
+        .min_by_key(|&at| lines.indent(at))
+        .map_or("", lead);
     let rows = section.lines.0 as usize + 1..section.lines.1 as usize;
-    let item = rows.clone().find(|&at| !lines.is_blank(at) && lines.indent(at) == section.item_indent as usize);
+    let item =
+        rows.clone().find(|&at| !lines.is_blank(at) && lines.indent(at) == section.item_indent as usize);
     item.map_or("", lead).strip_prefix(base).unwrap_or("")
 }
 
@@ -241,11 +246,13 @@ fn place(doc: &DocComment, section: (u32, u32), entry: &NewEntry, order: &Order)
         .entries
         .iter()
         .enumerate()
-        .filter(|(_, found)| found.kind == entry.kind && section.0 <= found.lines.0 && found.lines.0 < section.1)
+        .filter(|(_, found)| {
+            found.kind == entry.kind && section.0 <= found.lines.0 && found.lines.0 < section.1
+        })
         .collect();
     let goes_before =
         |at: usize| entry.kind != EntryKind::Param || order.rank(at).is_some_and(|rank| rank <= entry.rank);
-    let before = inside.iter().filter(|&&(at, _)| goes_before(at)).next_back().map(|&(_, found)| found);
+    let before = inside.iter().rfind(|&&(at, _)| goes_before(at)).map(|&(_, found)| found);
     if let Some(found) = before {
         return found.lines.1 as usize;
     }
@@ -258,7 +265,7 @@ fn place(doc: &DocComment, section: (u32, u32), entry: &NewEntry, order: &Order)
 /// Returns the line before which a new section goes, and whether an empty line must follow it.
 fn new_section(doc: &DocComment, lines: &Lines<'_>, kind: EntryKind) -> (usize, bool) {
     let last = (0..lines.len()).rev().find(|&at| !lines.is_blank(at)).unwrap_or(0);
-    let earlier = doc.sections.iter().filter(|section| section.kind.is_some_and(|k| k < kind)).next_back();
+    let earlier = doc.sections.iter().rfind(|section| section.kind.is_some_and(|k| k < kind));
     if let Some(section) = earlier {
         return (section.lines.1 as usize, false);
     }

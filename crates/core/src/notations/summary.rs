@@ -73,8 +73,18 @@ pub(super) fn narrow(at: usize) -> u32 {
 }
 
 /// Makes a mark.
-pub(super) fn mark(lines: &Lines<'_>, name: &str, standing: crate::model::MarkStanding, rows: (usize, usize)) -> Mark {
-    Mark { name: Name::new(name), span: lines.span_of(name), standing, lines: (narrow(rows.0), narrow(rows.1)) }
+pub(super) fn mark(
+    lines: &Lines<'_>,
+    name: &str,
+    standing: crate::model::MarkStanding,
+    rows: (usize, usize),
+) -> Mark {
+    Mark {
+        name: Name::new(name),
+        span: lines.span_of(name),
+        standing,
+        lines: (narrow(rows.0), narrow(rows.1)),
+    }
 }
 
 /// Makes an entry without anything but its kind and place.
@@ -93,7 +103,12 @@ pub(super) fn entry(kind: crate::model::EntryKind, tag: Span, rows: (usize, usiz
 }
 
 /// Makes a section.
-pub(super) fn section(title: &'static str, kind: Option<crate::model::EntryKind>, heading: Span, row: usize) -> Section {
+pub(super) fn section(
+    title: &'static str,
+    kind: Option<crate::model::EntryKind>,
+    heading: Span,
+    row: usize,
+) -> Section {
     Section { title, kind, heading, lines: (narrow(row), narrow(row + 1)), item_indent: 0 }
 }
 

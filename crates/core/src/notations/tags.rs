@@ -4,7 +4,7 @@
 //! "Standard tags". The type in braces and the name in brackets are read as other languages write them.
 
 use super::fields;
-use super::notation::{Notation, NewEntry, TypeCustom, WriteStyle};
+use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
 use super::summary::{blank, complete, describe, entry, entry_name, first_word, mark};
 use super::table::{Meaning, Tag, look_up};
 use super::{Lines, fields::EntryLines};
@@ -78,7 +78,8 @@ fn opening_tag(line: &str) -> Option<&str> {
     let name = &rest[..end];
     // `@Foo.bar`, `@a/b`, `@x(…)` and addresses are prose or code.
     let after = rest[end..].chars().next();
-    let tag = name.starts_with(char::is_alphabetic) && !matches!(after, Some('-' | '\\' | '.' | '/' | '(' | '@'));
+    let tag =
+        name.starts_with(char::is_alphabetic) && !matches!(after, Some('-' | '\\' | '.' | '/' | '(' | '@'));
     tag.then_some(name)
 }
 
@@ -144,7 +145,13 @@ fn offset_behind(lines: &Lines<'_>, row: usize, name: &str) -> usize {
     (lines.span_of(name).end - lines.spans()[row].start) as usize
 }
 
-fn read_entry(lines: &Lines<'_>, kind: EntryKind, tag: &str, after: &str, rows: (usize, usize)) -> Option<Entry> {
+fn read_entry(
+    lines: &Lines<'_>,
+    kind: EntryKind,
+    tag: &str,
+    after: &str,
+    rows: (usize, usize),
+) -> Option<Entry> {
     let mut found = entry(kind, lines.span_of(tag), rows);
     let mut rest = after.trim_start_matches(':').trim_start();
     if let Some((ty, behind)) = braced(rest) {
@@ -192,7 +199,8 @@ fn read_name(found: &mut Entry, lines: &Lines<'_>, word: &str) {
 
 /// Reads the type of an exception; `{@link X}` and punctuation behind it are set aside.
 fn type_name(lines: &Lines<'_>, word: &str) -> Option<EntryName> {
-    let bare = word.trim_matches(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '.' | '$' | '<' | '>' | '#')));
+    let bare =
+        word.trim_matches(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '.' | '$' | '<' | '>' | '#')));
     let name = Name::simple(bare.split('#').next().unwrap_or_default());
     (!name.as_str().is_empty()).then(|| EntryName { name, span: lines.span_of(bare), dotted: false })
 }

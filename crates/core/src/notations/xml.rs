@@ -2,11 +2,11 @@
 //!
 //! Source: ECMA-334 (the C# language standard), annex D, "Documentation comments".
 
+use super::Lines;
 use super::fields::{EntryLines, FieldWriter};
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
 use super::summary::{blank, complete, describe, entry, mark, narrow};
 use super::table::{Meaning, Tag, look_up};
-use super::Lines;
 use crate::model::{DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId};
 use crate::text::{Span, first_sentence_end, has_second_sentence, is_wordless};
 
@@ -142,13 +142,15 @@ fn elements(text: &str) -> Vec<Element> {
 /// Returns the end of a comment or verbatim section inside the text.
 fn skip_verbatim(text: &str, open: usize) -> Option<usize> {
     let rest = &text[open..];
-    let (_, close) = [("<![CDATA[", "]]>"), ("<!--", "-->")].into_iter().find(|(mark, _)| rest.starts_with(mark))?;
+    let (_, close) =
+        [("<![CDATA[", "]]>"), ("<!--", "-->")].into_iter().find(|(mark, _)| rest.starts_with(mark))?;
     Some(rest.find(close).map_or(text.len(), |end| open + end + close.len()))
 }
 
 fn element_at(text: &str, open: usize) -> Option<Element> {
     let rest = &text[open + 1..];
-    let length = rest.find(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '-' | ':'))).unwrap_or(rest.len());
+    let length =
+        rest.find(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '-' | ':'))).unwrap_or(rest.len());
     if length == 0 || !rest.starts_with(char::is_alphabetic) {
         return None;
     }
@@ -177,9 +179,9 @@ fn closing(text: &str, from: usize, name: &str) -> (usize, usize) {
         }
         let rest = &text[open + 1..];
         let (slash, word) = rest.strip_prefix('/').map_or((false, rest), |word| (true, word));
-        let same = word.strip_prefix(name).is_some_and(|after| {
-            after.starts_with(|c: char| c == '>' || c == '/' || c.is_whitespace())
-        });
+        let same = word
+            .strip_prefix(name)
+            .is_some_and(|after| after.starts_with(|c: char| c == '>' || c == '/' || c.is_whitespace()));
         if same && slash {
             let end = text[open..].find('>').map_or(text.len(), |close| open + close + 1);
             if depth == 0 {
@@ -193,9 +195,10 @@ fn closing(text: &str, from: usize, name: &str) -> (usize, usize) {
         at = open + 1;
     }
     // Never closed: it holds what follows up to the next element at a line's start.
-    let next = text[from..].match_indices("\n").map(|(line, _)| from + line + 1).find(|&line| {
-        text[line..].trim_start_matches([' ', '\t']).starts_with('<') && line > from
-    });
+    let next = text[from..]
+        .match_indices("\n")
+        .map(|(line, _)| from + line + 1)
+        .find(|&line| text[line..].trim_start_matches([' ', '\t']).starts_with('<') && line > from);
     next.map_or((text.len(), text.len()), |line| (line, line))
 }
 
@@ -217,7 +220,8 @@ fn attributes(text: &str, from: usize) -> Option<Attributes> {
             b'<' => return None,
             _ => {}
         }
-        let name_end = text[at..].find(|c: char| c == '=' || c == '>' || c == '/' || c == '<' || c.is_whitespace())?;
+        let name_end =
+            text[at..].find(|c: char| c == '=' || c == '>' || c == '/' || c == '<' || c.is_whitespace())?;
         let name = text[at..at + name_end].to_owned();
         at += name_end.max(1);
         while bytes.get(at).is_some_and(u8::is_ascii_whitespace) {
@@ -276,7 +280,8 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
         describe(&mut doc, lines, upto);
     }
     complete(&mut doc);
-    if summarised && doc.summary.is_none() && doc.entries.is_empty() && doc.marks.is_empty() && !doc.inherits {
+    if summarised && doc.summary.is_none() && doc.entries.is_empty() && doc.marks.is_empty() && !doc.inherits
+    {
         doc.blank = true;
     }
     doc
@@ -326,7 +331,8 @@ fn read_entry(joined: &Joined, element: &Element, kind: EntryKind, rows: (usize,
         let &(_, from, upto) = value?;
         let text = &joined.text[from..upto];
         let span = Span::new(joined.back(from), joined.back(upto));
-        let name = if kind == EntryKind::Throws { referred(text) } else { Name::new(text.trim_start_matches('@')) };
+        let name =
+            if kind == EntryKind::Throws { referred(text) } else { Name::new(text.trim_start_matches('@')) };
         found.names.push(EntryName { name, span, dotted: false });
     }
     found.text = joined.span(element.inner.0, element.inner.1);
@@ -385,7 +391,8 @@ mod tests {
 
     #[test]
     fn only_outer_elements_are_found() {
-        let text = "<summary>Weighs <see cref=\"Crate\"/>.</summary>\n<param name=\"load\">a <c>kg</c></param>\n";
+        let text =
+            "<summary>Weighs <see cref=\"Crate\"/>.</summary>\n<param name=\"load\">a <c>kg</c></param>\n";
         let names: Vec<_> = elements(text).iter().map(|e| &text[e.name.0..e.name.1]).collect();
         assert_eq!(names, ["summary", "param"]);
     }

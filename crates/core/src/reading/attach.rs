@@ -13,9 +13,10 @@ pub(super) fn attach(outline: &mut Outline, source: &Source, language: &Language
             attached.doc = doc_above(outline, source, declaration.span.start);
         }
         if attached.doc.is_none() && attached.misplaced.is_none() {
-            attached.misplaced = after_annotations(outline, language, declaration.span.start, declaration.name_span)
-                .or_else(|| beyond_separators(outline, source, declaration.span.start))
-                .or_else(|| ordinary_above(outline, source, declaration.span.start));
+            attached.misplaced =
+                after_annotations(outline, language, declaration.span.start, declaration.name_span)
+                    .or_else(|| beyond_separators(outline, source, declaration.span.start))
+                    .or_else(|| ordinary_above(outline, source, declaration.span.start));
         }
         if attached != declaration.comment {
             found.push((at, attached));
@@ -53,7 +54,9 @@ fn doc_above(outline: &Outline, source: &Source, start: u32) -> Option<CommentId
     for at in (0..before(outline, start)).rev() {
         let comment = &outline.comments[at];
         // A comment behind other code on its line belongs to that code.
-        if comment.attached && comment.carrier == Carrier::Docstring || !parts_nothing(source, comment.span.end, upto) {
+        if comment.attached && comment.carrier == Carrier::Docstring
+            || !parts_nothing(source, comment.span.end, upto)
+        {
             return None;
         }
         if comment.doc && !is_trailing(source, comment.span) {
@@ -94,7 +97,8 @@ fn after_annotations(outline: &Outline, language: &Language, start: u32, name: S
 fn beyond_separators(outline: &Outline, source: &Source, start: u32) -> Option<Misplaced> {
     let mut upto = start;
     let mut parted = false;
-    let mut separators = outline.separators[..outline.separators.partition_point(|s| s.end <= start)].iter().rev();
+    let mut separators =
+        outline.separators[..outline.separators.partition_point(|s| s.end <= start)].iter().rev();
     let mut separator = separators.next();
     for at in (0..before(outline, start)).rev() {
         let comment = &outline.comments[at];
@@ -136,9 +140,32 @@ pub(super) fn reads_as_documentation(text: &str) -> bool {
         .filter(|word| word.chars().any(char::is_alphabetic))
         .collect();
     let lower = text.to_ascii_lowercase();
-    let reminder = ["todo", "fixme", "xxx", "hack", "bug:", "nolint", "noqa", "pylint", "type:", "nosonar", "noinspection"];
+    let reminder = [
+        "todo",
+        "fixme",
+        "xxx",
+        "hack",
+        "bug:",
+        "nolint",
+        "noqa",
+        "pylint",
+        "type:",
+        "nosonar",
+        "noinspection",
+    ];
     let licence = ["copyright", "license", "licence", "spdx", "(c)", "all rights reserved"];
-    let directive = ["@ts-", "eslint", "clang-format", "checkstyle", "resharper", "region", "pragma", "fmt:", "isort:", "vinequill:"];
+    let directive = [
+        "@ts-",
+        "eslint",
+        "clang-format",
+        "checkstyle",
+        "resharper",
+        "region",
+        "pragma",
+        "fmt:",
+        "isort:",
+        "vinequill:",
+    ];
     let code_line = |line: &str| {
         let line = line.trim_matches(|c: char| c.is_whitespace() || matches!(c, '/' | '*' | '#'));
         line.ends_with([';', '{', '}', ')', '=', ','])

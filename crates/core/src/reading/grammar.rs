@@ -181,7 +181,8 @@ impl<G: Grammar> GrammarReader<G> {
         let language = self.0.table().language();
         let given = self.0.mask(source.text());
         let tree = parsers.parse(self.key(), language, &given)?;
-        let masked = if tree.root_node().has_error() { self.0.mask_again(source.text(), &[], 1) } else { None };
+        let masked =
+            if tree.root_node().has_error() { self.0.mask_again(source.text(), &[], 1) } else { None };
         match masked {
             Some(masked) => Some((parsers.parse(self.key(), language, &masked)?, masked)),
             None => Some((tree, given)),

@@ -76,7 +76,7 @@ mod tests {
 
     #[test]
     fn blanking_keeps_length_and_lines() {
-        let given = Given::with_blanks("int API\nfoö();", &[4..10]);
+        let given = Given::with_blanks("int API\nfoö();", &[4..7, 7..10]);
         assert_eq!(given.text(), "int    \n  ö();");
     }
 }

@@ -7,8 +7,8 @@ use tree_sitter::{Node, Tree};
 use super::flow::{self, Flow};
 use super::{Action, Grammar, Next, Raised, Table, Token, comments};
 use crate::model::{
-    Answer, Carrier, CommentId, DeclId, Declaration, Kind, Misplaced, Name, Origin, Outline, RawComment, Surface,
-    Thrown,
+    Answer, Carrier, CommentId, DeclId, Declaration, Kind, Misplaced, Name, Origin, Outline, RawComment,
+    Surface, Thrown,
 };
 use crate::text::{Source, Span};
 
@@ -407,7 +407,9 @@ fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Nod
     }
     let lines = match form.carrier {
         Carrier::Lines { mark } if form.doc => vec![comments::without_mark(bare, at.start as usize, mark)],
-        Carrier::Block { open, close } if form.doc => comments::block_lines(source, at, open.len(), close.len()),
+        Carrier::Block { open, close } if form.doc => {
+            comments::block_lines(source, at, open.len(), close.len())
+        }
         Carrier::Lines { .. } | Carrier::Block { .. } | Carrier::Docstring => Vec::new(),
     };
     let comment = RawComment {

@@ -60,9 +60,11 @@ impl Standings {
             out.answered.push(answered);
             out.standings.push(if hidden {
                 Standing::Skipped
-            } else if declaration.unasked || answered || !is_of_asked_sort(file, declaration.kind) {
-                Standing::NotAsked
-            } else if surface > file.settings.surface {
+            } else if declaration.unasked
+                || answered
+                || !is_of_asked_sort(file, declaration.kind)
+                || surface > file.settings.surface
+            {
                 Standing::NotAsked
             } else {
                 excuse.map_or(Standing::Asked, Standing::Excused)
@@ -94,7 +96,9 @@ impl Standings {
     /// Tells whether rules that ask for something may speak of a declaration's comment.
     #[must_use]
     pub fn is_asked(&self, file: &FileReading<'_>, id: DeclId) -> bool {
-        self.surface(id) <= file.settings.surface && self.excuse(id).is_none() && self.get(id) != Standing::Skipped
+        self.surface(id) <= file.settings.surface
+            && self.excuse(id).is_none()
+            && self.get(id) != Standing::Skipped
     }
 
     /// Tells whether a comment can owe anything at all.
@@ -102,7 +106,10 @@ impl Standings {
     pub fn owes(&self, file: &FileReading<'_>, id: DeclId, doc: &DocComment) -> bool {
         let declaration = file.outline.declaration(id);
         self.is_asked(file, id)
-            && !(doc.inherits || declaration.computed_comment || declaration.overrides || declaration.signature.hidden)
+            && !(doc.inherits
+                || declaration.computed_comment
+                || declaration.overrides
+                || declaration.signature.hidden)
             && !self.overriding[id.0 as usize]
     }
 }
@@ -135,7 +142,9 @@ fn is_of_asked_sort(file: &FileReading<'_>, kind: Kind) -> bool {
 /// An overload below a documented namesake is answered by it, and so are those directly below that one.
 fn answers(file: &FileReading<'_>, before: DeclId, declaration: &Declaration, answered: bool) -> bool {
     let sibling = file.outline.declaration(before);
-    let same = sibling.name == declaration.name && sibling.kind == declaration.kind && declaration.kind.is_callable();
+    let same = sibling.name == declaration.name
+        && sibling.kind == declaration.kind
+        && declaration.kind.is_callable();
     same && declaration.comment.doc.is_none() && (sibling.comment.doc.is_some() || answered)
 }
 

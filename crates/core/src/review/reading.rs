@@ -42,8 +42,9 @@ impl<'a> FileReading<'a> {
             .unwrap_or(language.notation);
         let mut docs = HashMap::with_capacity(attached.len());
         for id in attached {
-            docs.entry(id)
-                .or_insert_with(|| notations::read(outline.comment(id), source, language.notations, notation));
+            docs.entry(id).or_insert_with(|| {
+                notations::read(outline.comment(id), source, language.notations, notation)
+            });
         }
         Self { source, language, settings, outline, notation, docs }
     }
@@ -67,7 +68,12 @@ impl<'a> FileReading<'a> {
 }
 
 /// Returns the notation that most comments of the file are evidently in.
-fn majority(outline: &Outline, attached: &[CommentId], source: &Source, language: &Language) -> Option<NotationId> {
+fn majority(
+    outline: &Outline,
+    attached: &[CommentId],
+    source: &Source,
+    language: &Language,
+) -> Option<NotationId> {
     if language.notations.len() < 2 {
         return None;
     }

@@ -76,7 +76,11 @@ fn missing(asking: &Asking<'_>, findings: &mut Findings<'_>) {
         return;
     }
     let mark = asking.file.language.doc_mark;
-    let message = format!("{} `{}` has no doc comment; describe it in one (`{mark}`)", declaration.kind.as_str(), declaration.name);
+    let message = format!(
+        "{} `{}` has no doc comment; describe it in one (`{mark}`)",
+        declaration.kind.as_str(),
+        declaration.name
+    );
     findings.report(declaration.name_span, "", message).done();
 }
 
@@ -86,10 +90,15 @@ fn detached(asking: &Asking<'_>, findings: &mut Findings<'_>) {
     let comment = asking.file.outline.comment(id);
     let where_to = match comment.carrier {
         Carrier::Docstring => "make it the first statement of the body",
-        Carrier::Block { .. } | Carrier::Lines { .. } => "move it directly above the declaration, before its annotations",
+        Carrier::Block { .. } | Carrier::Lines { .. } => {
+            "move it directly above the declaration, before its annotations"
+        }
     };
     let message = format!("this comment is not shown to callers of `{}`; {where_to}", declaration.name);
-    findings.report(comment.span, "", message).related(declaration.name_span, "stands without a comment").done();
+    findings
+        .report(comment.span, "", message)
+        .related(declaration.name_span, "stands without a comment")
+        .done();
 }
 
 fn ordinary(asking: &Asking<'_>, findings: &mut Findings<'_>) {
@@ -103,12 +112,18 @@ fn ordinary(asking: &Asking<'_>, findings: &mut Findings<'_>) {
     };
     let wanted = asking.file.language.doc_mark;
     let message = format!("this `{mark}` comment is not shown to callers; make it `{wanted}`");
-    findings.report(comment.span, "", message).related(declaration.name_span, "stands without a comment").done();
+    findings
+        .report(comment.span, "", message)
+        .related(declaration.name_span, "stands without a comment")
+        .done();
 }
 
 fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
     if context.doc.blank {
-        let message = format!("the comment of `{}` says nothing; write a sentence or remove it", context.declaration().name);
+        let message = format!(
+            "the comment of `{}` says nothing; write a sentence or remove it",
+            context.declaration().name
+        );
         findings.report(context.doc.span, "", message).done();
     }
 }
@@ -116,12 +131,14 @@ fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
 fn stray(file: &FileContext<'_>, findings: &mut Findings<'_>) {
     let comments = &file.outline.comments;
     for (at, comment) in comments.iter().enumerate().skip(1) {
-        let customary = std::mem::discriminant(&comment.carrier) == std::mem::discriminant(&file.language.carrier);
+        let customary =
+            std::mem::discriminant(&comment.carrier) == std::mem::discriminant(&file.language.carrier);
         if !comment.doc || comment.attached || !customary || is_directive(file.source, comment) {
             continue;
         }
         let next = comments.get(at + 1);
-        let followed = next.is_some_and(|next| next.doc && only_space(file.source, comment.span.end, next.span.start));
+        let followed =
+            next.is_some_and(|next| next.doc && only_space(file.source, comment.span.end, next.span.start));
         if comment.in_body || followed || ends_block(file, comment.span.end) {
             let owner = comment.owner.filter(|&id| contains(file.outline, id.0, comment.span));
             let message = "this doc comment belongs to nothing; move it above a declaration, or make it an ordinary one";
@@ -147,5 +164,7 @@ fn ends_block(file: &FileContext<'_>, end: u32) -> bool {
 /// Comments that speak to tools.
 fn is_directive(source: &Source, comment: &RawComment) -> bool {
     let text = source.slice(comment.span);
-    ["@noinspection", "@formatter:", "{@inheritDoc}", "@type ", "@cast"].iter().any(|mark| text.contains(mark))
+    ["@noinspection", "@formatter:", "{@inheritDoc}", "@type ", "@cast"]
+        .iter()
+        .any(|mark| text.contains(mark))
 }

@@ -44,7 +44,8 @@ fn named<'a>(context: &Context<'a>, entry: usize, name: usize) -> (&'a Entry, &'
 /// Reports what has no entry and is owed one.
 pub(super) fn missing(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
     let Some(side) = sort.side(context) else { return };
-    let owed = if sort.kind == EntryKind::TypeParam { &context.debt.typeparams } else { &context.debt.params };
+    let owed =
+        if sort.kind == EntryKind::TypeParam { &context.debt.typeparams } else { &context.debt.params };
     for (at, _) in owed.iter().enumerate().filter(|&(at, &owed)| owed && side.entry_of[at].is_none()) {
         let Some((name, span)) = sort.at(context, at) else { continue };
         let entry = context.spell(sort.kind, name);
@@ -74,7 +75,10 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
                     "remove it, or correct the name".to_owned()
                 };
                 let message = format!("`{entry}` names no {}; {way_out}", sort.word);
-                findings.report(name.span, name.name.as_str(), message).related(header, "the declaration").done();
+                findings
+                    .report(name.span, name.name.as_str(), message)
+                    .related(header, "the declaration")
+                    .done();
             }
             Match::Is(_) | Match::Again(..) | Match::Part => {}
         }
@@ -145,9 +149,15 @@ pub(super) fn empty(sort: &Sort, context: &Context<'_>, findings: &mut Findings<
         if said {
             continue;
         }
-        let message = format!("the entry for `{}` says nothing; describe the {} or remove it", name.name, sort.word);
-        let report = findings.report(name.span, name.name.as_str(), message).related(place, format!("the {}", sort.word));
-        let open = context.paired.and_then(|(signature, _)| signature.parameters.get(at)).is_some_and(|p| p.ty.is_none());
+        let message =
+            format!("the entry for `{}` says nothing; describe the {} or remove it", name.name, sort.word);
+        let report = findings
+            .report(name.span, name.name.as_str(), message)
+            .related(place, format!("the {}", sort.word));
+        let open = context
+            .paired
+            .and_then(|(signature, _)| signature.parameters.get(at))
+            .is_some_and(|p| p.ty.is_none());
         if context.file.language.untyped && entry.ty.is_some() && open && sort.kind == EntryKind::Param {
             // The type is all that the signature leaves open.
             report.only_note();
@@ -159,5 +169,6 @@ pub(super) fn empty(sort: &Sort, context: &Context<'_>, findings: &mut Findings<
 
 /// A description may be a formula or a range; ornament alone is none.
 fn says_something(text: &str) -> bool {
-    !is_wordless(text) || text.chars().any(|c| !c.is_whitespace() && !matches!(c, '-' | '–' | '—' | '*' | '.' | ':'))
+    !is_wordless(text)
+        || text.chars().any(|c| !c.is_whitespace() && !matches!(c, '-' | '–' | '—' | '*' | '.' | ':'))
 }

@@ -149,16 +149,24 @@ fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
             return;
         }
         let text = context.text_of(entry);
-        let said: Vec<String> = split_words(&text).into_iter().filter(|w| !FILLERS.contains(&w.as_str())).collect();
-        if text.trim().is_empty() || said.len() > 5 || text.contains(['{', '<', '`', '(', '.', '=']) && said.len() > 1 {
+        let said: Vec<String> =
+            split_words(&text).into_iter().filter(|w| !FILLERS.contains(&w.as_str())).collect();
+        if text.trim().is_empty()
+            || said.len() > 5
+            || text.contains(['{', '<', '`', '(', '.', '=']) && said.len() > 1
+        {
             return;
         }
         let mut known = split_words(name.name.as_str());
         known.extend(parameter.ty.map(|ty| split_words(context.slice(ty))).unwrap_or_default());
         if said.iter().all(|word| known.iter().any(|k| k == word || k.strip_suffix('s') == Some(word))) {
-            let message = format!("the entry for `{}` only says its name again; say what it is for", name.name);
+            let message =
+                format!("the entry for `{}` only says its name again; say what it is for", name.name);
             let span = entry.text.unwrap_or(name.span);
-            findings.report(span, name.name.as_str(), message).related(parameter.span, "the parameter").done();
+            findings
+                .report(span, name.name.as_str(), message)
+                .related(parameter.span, "the parameter")
+                .done();
         }
     });
 }
@@ -168,8 +176,12 @@ fn wrong_type(context: &Context<'_>, findings: &mut Findings<'_>) {
         let (Some(stated), Some(declared)) = (entry.ty, parameter.ty) else { return };
         let (said, is) = (context.slice(stated), context.slice(declared));
         if types::contradict(context.file.language.type_words, said, is) {
-            let message = format!("`{}` is `{is}` in the signature and `{said}` here; correct one of them", name.name);
-            findings.report(stated, name.name.as_str(), message).related(declared, "the signature's type").done();
+            let message =
+                format!("`{}` is `{is}` in the signature and `{said}` here; correct one of them", name.name);
+            findings
+                .report(stated, name.name.as_str(), message)
+                .related(declared, "the signature's type")
+                .done();
         }
     });
 }
@@ -178,15 +190,25 @@ fn optional(context: &Context<'_>, findings: &mut Findings<'_>) {
     each_matched(context, |parameter, entry, name| {
         let place = entry.ty.unwrap_or(name.span);
         if entry.optional && !parameter.optional {
-            let message = format!("`{}` is marked optional and the signature requires it; remove the mark", name.name);
-            findings.report(place, name.name.as_str(), message).related(parameter.span, "no default here").done();
+            let message =
+                format!("`{}` is marked optional and the signature requires it; remove the mark", name.name);
+            findings
+                .report(place, name.name.as_str(), message)
+                .related(parameter.span, "no default here")
+                .done();
             return;
         }
         let (Some(stated), Some(declared)) = (entry.default, parameter.default) else { return };
         let (said, is) = (context.slice(stated), context.slice(declared));
         if other_literal(said, is) {
-            let message = format!("`{}` defaults to `{is}` in the signature and to `{said}` here; correct one", name.name);
-            findings.report(stated, name.name.as_str(), message).related(declared, "the signature's default").done();
+            let message = format!(
+                "`{}` defaults to `{is}` in the signature and to `{said}` here; correct one",
+                name.name
+            );
+            findings
+                .report(stated, name.name.as_str(), message)
+                .related(declared, "the signature's default")
+                .done();
         }
     });
 }
@@ -211,7 +233,10 @@ fn untyped(context: &Context<'_>, findings: &mut Findings<'_>) {
     each_matched(context, |parameter, entry, name| {
         if parameter.ty.is_none() && entry.ty.is_none() && entry.kind == EntryKind::Param {
             let message = format!("`{}` has no type here and none in the signature; give one", name.name);
-            findings.report(name.span, name.name.as_str(), message).related(parameter.span, "the parameter").done();
+            findings
+                .report(name.span, name.name.as_str(), message)
+                .related(parameter.span, "the parameter")
+                .done();
         }
     });
 }

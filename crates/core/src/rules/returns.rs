@@ -94,7 +94,10 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     let declaration = context.declaration();
     let entry = context.spell(EntryKind::Returns, "");
-    let message = format!("`{}` gives back a value and the comment does not say which; add `{entry}`", declaration.name);
+    let message = format!(
+        "`{}` gives back a value and the comment does not say which; add `{entry}`",
+        declaration.name
+    );
     let report = findings.report(declaration.name_span, "", message);
     match declaration.signature.returns.ty {
         Some(ty) => report.related(ty, "what comes back").related(context.doc.span, "this comment").done(),
@@ -103,7 +106,8 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
 }
 
 /// Texts that only say that nothing comes back.
-const NOTHING: &[&str] = &["void", "none", "nothing", "null", "undefined", "nil", "unit", "n/a", "no value", "no return value"];
+const NOTHING: &[&str] =
+    &["void", "none", "nothing", "null", "undefined", "nil", "unit", "n/a", "no value", "no return value"];
 
 fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     let text = context.text_of(entry).to_lowercase();
@@ -143,9 +147,11 @@ fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
 
 fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
     for entry in entries(context).filter(|entry| entry.ty.is_none()) {
-        let said = entry.text.is_some_and(|span| !is_wordless(context.slice(span)) || context.slice(span).len() > 2);
+        let said =
+            entry.text.is_some_and(|span| !is_wordless(context.slice(span)) || context.slice(span).len() > 2);
         if !said {
-            let message = "the entry for what comes back says nothing; describe the value or remove it".to_owned();
+            let message =
+                "the entry for what comes back says nothing; describe the value or remove it".to_owned();
             findings.report(entry.tag, "", message).done();
         }
     }
@@ -161,15 +167,19 @@ fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
     // An echo is short.
     for entry in entries(context).filter(|entry| entry.text.is_some_and(|span| span.len() <= 80)) {
         let text = context.text_of(entry);
-        let said: Vec<String> = split_words(&text).into_iter().filter(|w| !FILLERS.contains(&w.as_str())).collect();
+        let said: Vec<String> =
+            split_words(&text).into_iter().filter(|w| !FILLERS.contains(&w.as_str())).collect();
         if text.trim().is_empty() || said.len() > 4 || text.contains(['{', '<', '`', '(', '=']) {
             continue;
         }
         let mut known = split_words(declaration.name.as_str());
         known.retain(|word| !matches!(word.as_str(), "get" | "is" | "has"));
-        known.extend(declaration.signature.returns.ty.map(|ty| split_words(context.slice(ty))).unwrap_or_default());
+        known.extend(
+            declaration.signature.returns.ty.map(|ty| split_words(context.slice(ty))).unwrap_or_default(),
+        );
         if said.iter().all(|word| known.contains(word)) {
-            let message = "the entry for what comes back only says the name or type again; say what it means".to_owned();
+            let message = "the entry for what comes back only says the name or type again; say what it means"
+                .to_owned();
             findings.report(entry.text.unwrap_or(entry.tag), "", message).done();
         }
     }
@@ -182,7 +192,9 @@ fn wrong_type(context: &Context<'_>, findings: &mut Findings<'_>) {
         let Some(stated) = entry.ty else { continue };
         let (said, is) = (context.slice(stated), context.slice(declared));
         if types::contradict(context.file.language.type_words, said, is) {
-            let message = format!("`{is}` comes back by the signature and `{said}` by the comment; correct one of them");
+            let message = format!(
+                "`{is}` comes back by the signature and `{said}` by the comment; correct one of them"
+            );
             findings.report(stated, "", message).related(declared, "the signature's type").done();
         }
     }

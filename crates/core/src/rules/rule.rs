@@ -19,6 +19,16 @@ pub struct Rule {
     pub check: Check,
 }
 
+impl Rule {
+    /// Tells whether a finding of this rule makes a comment incomplete, whatever its level.
+    #[must_use]
+    pub fn decides_completeness(&self) -> bool {
+        let Some((subject, fault)) = self.id.as_str().split_once('.') else { return false };
+        matches!(subject, "param" | "typeparam" | "returns" | "yields" | "throws")
+            && matches!(fault, "missing" | "unknown" | "repeated" | "empty" | "unexpected" | "type")
+    }
+}
+
 /// Source before and after.
 pub struct Example {
     /// The language's id; resolved by a test, since rules do not know languages.

@@ -26,7 +26,10 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     let Some(first) = doc.entries.first() else { return };
     let declaration = context.declaration();
-    let message = format!("the comment of `{}` has entries and no description; begin it with a sentence", declaration.name);
+    let message = format!(
+        "the comment of `{}` has entries and no description; begin it with a sentence",
+        declaration.name
+    );
     let report = findings.report(first.tag, "", message).related(declaration.name_span, "the declaration");
     if doc.entries.len() == 1 && first.kind == EntryKind::Returns {
         report.only_note();

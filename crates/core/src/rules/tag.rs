@@ -30,7 +30,9 @@ fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
                 findings.report(mark.span, name, message).replace(mark.span, meant);
             }
             MarkStanding::Unknown if settings.tags_closed => {
-                let message = format!("`{name}` is no tag of this notation; add it to `tags` in the configuration or remove it");
+                let message = format!(
+                    "`{name}` is no tag of this notation; add it to `tags` in the configuration or remove it"
+                );
                 findings.report(mark.span, name, message).done();
             }
             MarkStanding::Unknown | MarkStanding::Known => {}

@@ -22,11 +22,11 @@ fn placeholder(context: &Context<'_>, findings: &mut Findings<'_>) {
     let own = &context.file.settings.placeholder;
     let doc = context.doc;
     let name = context.declaration().name.as_str();
-    if let Some(span) = doc.summary {
-        if is_placeholder(&doc.prose(context.file.source, span), name, own) {
-            let message = format!("the description of `{name}` is a placeholder; say what it is for");
-            findings.report(span, "", message).done();
-        }
+    if let Some(span) = doc.summary
+        && is_placeholder(&doc.prose(context.file.source, span), name, own)
+    {
+        let message = format!("the description of `{name}` is a placeholder; say what it is for");
+        findings.report(span, "", message).done();
     }
     for entry in &doc.entries {
         let Some(span) = entry.text else { continue };

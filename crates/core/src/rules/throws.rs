@@ -90,15 +90,22 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
         let entry = context.spell(EntryKind::Throws, thrown.ty.as_str());
         let how = if thrown.origin == Origin::Declared { "is declared" } else { "is thrown here" };
         let message = format!("`{}` {how} and the comment does not say when; add `{entry}`", thrown.ty);
-        findings.report(thrown.span, thrown.ty.as_str(), message).related(context.doc.span, "this comment").done();
+        findings
+            .report(thrown.span, thrown.ty.as_str(), message)
+            .related(context.doc.span, "this comment")
+            .done();
     }
 }
 
 fn guard(context: &Context<'_>, findings: &mut Findings<'_>) {
     for thrown in owed(context).filter(|thrown| thrown.origin == Origin::Guard && !is_told(context, thrown)) {
         let entry = context.spell(EntryKind::Throws, thrown.ty.as_str());
-        let message = format!("this guard throws `{}` and the comment does not say so; add `{entry}`", thrown.ty);
-        findings.report(thrown.span, thrown.ty.as_str(), message).related(context.doc.span, "this comment").done();
+        let message =
+            format!("this guard throws `{}` and the comment does not say so; add `{entry}`", thrown.ty);
+        findings
+            .report(thrown.span, thrown.ty.as_str(), message)
+            .related(context.doc.span, "this comment")
+            .done();
     }
 }
 
@@ -123,7 +130,10 @@ fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
         }
         let spelt = context.spell(EntryKind::Throws, documented);
         let message = format!("`{spelt}` names an exception that the code never throws; remove the entry");
-        findings.report(name.span, documented, message).related(declaration.name_span, "nothing throws it").done();
+        findings
+            .report(name.span, documented, message)
+            .related(declaration.name_span, "nothing throws it")
+            .done();
     }
 }
 
@@ -131,7 +141,8 @@ fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
     for entry in context.doc.entries_of(EntryKind::Throws) {
         let Some(name) = entry.name() else { continue };
         if entry.text.is_none_or(|span| is_wordless(context.slice(span))) {
-            let message = format!("the entry for `{}` does not say when it is thrown; add the condition", name.name);
+            let message =
+                format!("the entry for `{}` does not say when it is thrown; add the condition", name.name);
             findings.report(name.span, name.name.as_str(), message).done();
         }
     }
@@ -143,10 +154,15 @@ fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
         let Some(name) = entry.name() else { continue };
         let text = context.text_of(entry);
         let same = entries[..at].iter().find(|other| {
-            other.name().is_some_and(|n| n.name == name.name) && (text.is_empty() || context.text_of(other) == text)
+            other.name().is_some_and(|n| n.name == name.name)
+                && (text.is_empty() || context.text_of(other) == text)
         });
         let Some(first) = same else { continue };
-        let message = format!("`{}` has a second entry that says nothing new; keep one of the two", name.name);
-        findings.report(name.span, name.name.as_str(), message).related(first.place(), "the first entry").done();
+        let message =
+            format!("`{}` has a second entry that says nothing new; keep one of the two", name.name);
+        findings
+            .report(name.span, name.name.as_str(), message)
+            .related(first.place(), "the first entry")
+            .done();
     }
 }

@@ -36,7 +36,8 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     let declaration = context.declaration();
     let entry = context.spell(EntryKind::Yields, "");
-    let message = format!("`{}` yields values and the comment does not say which; add `{entry}`", declaration.name);
+    let message =
+        format!("`{}` yields values and the comment does not say which; add `{entry}`", declaration.name);
     findings.report(declaration.name_span, "", message).related(context.doc.span, "this comment").done();
 }
 

@@ -52,7 +52,8 @@ fn hint(nearest: Option<&str>) -> String {
 impl ConfigError {
     /// Turns an error of the TOML reader into one with line and nearest key.
     pub(super) fn of_toml(text: &str, error: &toml::de::Error) -> Self {
-        let line = error.span().map_or(1, |span| text[..span.start.min(text.len())].matches('\n').count() + 1);
+        let line =
+            error.span().map_or(1, |span| text[..span.start.min(text.len())].matches('\n').count() + 1);
         let line = Span::of(line, line).start;
         let message = error.message();
         let mut quoted = message.split('`').skip(1).step_by(2);

@@ -46,7 +46,7 @@ mod tests {
     fn the_most_specific_setting_of_the_last_layer_wins() {
         let rule = RuleId::new("param.empty");
         let file = vec![set("param.empty", Level::Note), set("param.*", Level::Error)];
-        assert_eq!(level_of(rule, Level::Warning, &[file.clone()]), Level::Note);
+        assert_eq!(level_of(rule, Level::Warning, std::slice::from_ref(&file)), Level::Note);
         let option = vec![set("param.*", Level::None)];
         assert_eq!(level_of(rule, Level::Warning, &[file, option]), Level::None);
     }

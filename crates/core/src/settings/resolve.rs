@@ -187,7 +187,10 @@ fn check_language(name: &str, known: Known<'_>) -> Result<(), ConfigError> {
     if ids.clone().any(|id| id == name) {
         return Ok(());
     }
-    Err(ConfigError::UnknownLanguage { name: name.to_owned(), nearest: nearest(name, ids).map(str::to_owned) })
+    Err(ConfigError::UnknownLanguage {
+        name: name.to_owned(),
+        nearest: nearest(name, ids).map(str::to_owned),
+    })
 }
 
 fn check_patterns<'a>(patterns: impl Iterator<Item = &'a str>, known: Known<'_>) -> Result<(), ConfigError> {

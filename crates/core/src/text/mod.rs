@@ -12,4 +12,4 @@ pub use lines::{LineIndex, Position};
 pub use prose::{first_sentence_end, has_second_sentence, is_wordless};
 pub use source::Source;
 pub use span::Span;
-pub use words::{nearest, near, split_words};
+pub use words::{near, nearest, split_words};

@@ -2,8 +2,8 @@
 
 /// Words after which a full stop ends no sentence.
 const ABBREVIATIONS: &[&str] = &[
-    "e.g", "i.e", "etc", "cf", "vs", "resp", "approx", "incl", "excl", "no", "fig", "eq", "sec", "st", "dr", "mr", "mrs",
-    "al", "ca", "max", "min", "ref", "viz", "n.b", "a.k.a", "dept", "inc", "ltd",
+    "e.g", "i.e", "etc", "cf", "vs", "resp", "approx", "incl", "excl", "no", "fig", "eq", "sec", "st", "dr",
+    "mr", "mrs", "al", "ca", "max", "min", "ref", "viz", "n.b", "a.k.a", "dept", "inc", "ltd",
 ];
 
 /// Returns the offset behind the first sentence of `text`.
@@ -50,7 +50,8 @@ fn ends_sentence(text: &str, at: usize) -> bool {
         return false;
     }
     let before = &text[..at];
-    let word = before.rsplit(|c: char| c.is_whitespace() || c == '(').next().unwrap_or_default().to_lowercase();
+    let word =
+        before.rsplit(|c: char| c.is_whitespace() || c == '(').next().unwrap_or_default().to_lowercase();
     let single_letter = word.chars().count() == 1 && word.chars().all(char::is_alphabetic);
     if text.as_bytes()[at] == b'.' && (single_letter || ABBREVIATIONS.contains(&word.as_str())) {
         return false;

@@ -4,13 +4,24 @@ use tree_sitter::Node;
 
 use super::kinds::{self, CSharp};
 use super::parameters::{parameters, type_parameters};
-use crate::model::{Answer, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Returns, Signature, Surface};
+use crate::model::{
+    Answer, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Returns, Signature, Surface,
+};
 use crate::reading::{Scope, Walk};
 use crate::text::Span;
 
 /// Attributes that mark a method as a test.
-const TEST_ATTRIBUTES: &[&str] =
-    &["Test", "TestCase", "Fact", "Theory", "TestMethod", "SetUp", "TearDown", "TestInitialize", "TestCleanup"];
+const TEST_ATTRIBUTES: &[&str] = &[
+    "Test",
+    "TestCase",
+    "Fact",
+    "Theory",
+    "TestMethod",
+    "SetUp",
+    "TearDown",
+    "TestInitialize",
+    "TestCleanup",
+];
 
 /// What modifiers and attributes of a declaration say.
 #[derive(Default)]
@@ -40,8 +51,18 @@ impl Modifiers {
 }
 
 const WORDS: &[&str] = &[
-    "public", "protected", "internal", "private", "static", "override", "async", "abstract", "partial", "extern",
-    "const", "file",
+    "public",
+    "protected",
+    "internal",
+    "private",
+    "static",
+    "override",
+    "async",
+    "abstract",
+    "partial",
+    "extern",
+    "const",
+    "file",
 ];
 
 fn modifiers(walk: &Walk<'_, CSharp>, node: Node<'_>) -> Modifiers {
@@ -76,7 +97,12 @@ fn default_surface(walk: &Walk<'_, CSharp>) -> Surface {
     }
 }
 
-fn start(walk: &Walk<'_, CSharp>, node: Node<'_>, kind: Kind, named: (Name, Span)) -> (Declaration, Modifiers) {
+fn start(
+    walk: &Walk<'_, CSharp>,
+    node: Node<'_>,
+    kind: Kind,
+    named: (Name, Span),
+) -> (Declaration, Modifiers) {
     let modifiers = modifiers(walk, node);
     let mut declaration = Declaration::new(kind, named.0, named.1, walk.span(node));
     declaration.surface = modifiers.surface().unwrap_or_else(|| default_surface(walk));

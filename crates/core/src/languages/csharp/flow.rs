@@ -140,7 +140,13 @@ pub(super) fn invokes(walk: &mut Walk<'_, CSharp>, node: Node<'_>) {
         let ty = object.rsplit('.').next().unwrap_or_default();
         if name.starts_with("ThrowIf") && ty.ends_with("Exception") {
             let span = walk.span(node);
-            walk.raises(Raised { ty: Name::new(ty), span, origin: Origin::Guard, exempt: false, condition: None });
+            walk.raises(Raised {
+                ty: Name::new(ty),
+                span,
+                origin: Origin::Guard,
+                exempt: false,
+                condition: None,
+            });
             return;
         }
     }

@@ -62,7 +62,8 @@ fn parameter(walk: &Walk<'_, CSharp>, node: Node<'_>) -> Option<Parameter> {
 
 fn default_value<'t>(walk: &Walk<'_, CSharp>, node: Node<'t>, name: Node<'_>) -> Option<Node<'t>> {
     let mut cursor = node.walk();
-    node.named_children(&mut cursor).find(|child| child.start_byte() >= name.end_byte() && !walk.is_comment(*child))
+    node.named_children(&mut cursor)
+        .find(|child| child.start_byte() >= name.end_byte() && !walk.is_comment(*child))
 }
 
 /// Reads the type parameters of a declaration.

@@ -4,8 +4,8 @@ use tree_sitter::Node;
 
 use super::kinds::{self, Java};
 use crate::model::{
-    Answer, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter, Returns, Signature,
-    Surface, Thrown, TypeParameter, Variadic,
+    Answer, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter,
+    Returns, Signature, Surface, Thrown, TypeParameter, Variadic,
 };
 use crate::reading::{Scope, Walk};
 use crate::text::Span;
@@ -21,13 +21,23 @@ struct Modifiers {
 }
 
 /// Annotations that mark a method as a test.
-const TEST_ANNOTATIONS: &[&str] =
-    &["Test", "ParameterizedTest", "RepeatedTest", "BeforeEach", "AfterEach", "BeforeAll", "AfterAll", "Before", "After"];
+const TEST_ANNOTATIONS: &[&str] = &[
+    "Test",
+    "ParameterizedTest",
+    "RepeatedTest",
+    "BeforeEach",
+    "AfterEach",
+    "BeforeAll",
+    "AfterAll",
+    "Before",
+    "After",
+];
 
 fn modifiers(walk: &Walk<'_, Java>, node: Node<'_>) -> Modifiers {
     let mut out = Modifiers::default();
     let mut cursor = node.walk();
-    let Some(list) = node.children(&mut cursor).find(|&child| walk.kind(child) == Some(Java::Modifiers)) else {
+    let Some(list) = node.children(&mut cursor).find(|&child| walk.kind(child) == Some(Java::Modifiers))
+    else {
         return out;
     };
     let mut cursor = list.walk();
@@ -64,7 +74,8 @@ fn member_surface(walk: &Walk<'_, Java>, modifiers: &Modifiers) -> Surface {
 
 fn start(walk: &Walk<'_, Java>, node: Node<'_>, kind: Kind, name: Node<'_>) -> (Declaration, Modifiers) {
     let modifiers = modifiers(walk, node);
-    let mut declaration = Declaration::new(kind, Name::new(walk.text(name)), walk.span(name), walk.span(node));
+    let mut declaration =
+        Declaration::new(kind, Name::new(walk.text(name)), walk.span(name), walk.span(node));
     declaration.surface = member_surface(walk, &modifiers);
     declaration.deprecated = modifiers.deprecated;
     declaration.overrides = modifiers.overrides;
@@ -106,7 +117,10 @@ fn supertypes(walk: &Walk<'_, Java>, node: Node<'_>) -> Vec<Name> {
     let mut out = Vec::new();
     let mut cursor = node.walk();
     for child in node.named_children(&mut cursor) {
-        if !matches!(walk.kind(child), Some(Java::Superclass | Java::SuperInterfaces | Java::ExtendsInterfaces)) {
+        if !matches!(
+            walk.kind(child),
+            Some(Java::Superclass | Java::SuperInterfaces | Java::ExtendsInterfaces)
+        ) {
             continue;
         }
         let mut inner = child.walk();
@@ -176,9 +190,7 @@ fn parameters(walk: &Walk<'_, Java>, node: Node<'_>) -> Vec<Parameter> {
 
 fn parameter(walk: &Walk<'_, Java>, node: Node<'_>) -> Option<Parameter> {
     let (name, ty, variadic) = match walk.kind(node)? {
-        Java::Parameter => {
-            (walk.field(node, kinds::NAME)?, walk.field(node, kinds::TYPE), Variadic::No)
-        }
+        Java::Parameter => (walk.field(node, kinds::NAME)?, walk.field(node, kinds::TYPE), Variadic::No),
         Java::SpreadParameter => {
             let mut cursor = node.walk();
             let children: Vec<_> = node.named_children(&mut cursor).collect();
@@ -267,7 +279,9 @@ fn is_main(walk: &Walk<'_, Java>, declaration: &Declaration, modifiers: &Modifie
         && modifiers.is_static
         && declaration.signature.parameters.len() == 1
         && declaration.signature.returns.value == Answer::No
-        && declaration.signature.parameters[0].ty.is_some_and(|ty| walk.source.slice(ty).starts_with("String"))
+        && declaration.signature.parameters[0]
+            .ty
+            .is_some_and(|ty| walk.source.slice(ty).starts_with("String"))
 }
 
 /// Declares the variables of a field or constant declaration.

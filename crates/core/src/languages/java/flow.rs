@@ -99,7 +99,8 @@ pub(super) fn tries<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>) {
 
 fn caught_types(walk: &Walk<'_, Java>, clause: Node<'_>) -> Vec<Name> {
     let Some(parameter) = catch_parameter(walk, clause) else { return Vec::new() };
-    let Some(types) = walk.children(parameter).into_iter().find(|&c| walk.kind(c) == Some(Java::CatchType)) else {
+    let Some(types) = walk.children(parameter).into_iter().find(|&c| walk.kind(c) == Some(Java::CatchType))
+    else {
         return Vec::new();
     };
     walk.children(types).into_iter().map(|ty| Name::simple(walk.text(ty))).collect()
@@ -149,7 +150,9 @@ pub(super) fn invokes(walk: &mut Walk<'_, Java>, node: Node<'_>) {
     let object = walk.field(node, kinds::OBJECT).map_or("", |object| walk.text(object));
     let guard = match (object.rsplit('.').next().unwrap_or_default(), name) {
         ("Objects", "requireNonNull") => Some("NullPointerException"),
-        ("Objects", "checkIndex" | "checkFromToIndex" | "checkFromIndexSize") => Some("IndexOutOfBoundsException"),
+        ("Objects", "checkIndex" | "checkFromToIndex" | "checkFromIndexSize") => {
+            Some("IndexOutOfBoundsException")
+        }
         _ => None,
     };
     let Some(ty) = guard else {

@@ -6,7 +6,8 @@ use super::kinds::{self, Python};
 use super::parameters::{data_fields, parameters, type_parameters};
 use super::{docstring, flow};
 use crate::model::{
-    Answer, Attached, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Misplaced, Name, Returns, Signature, Surface,
+    Answer, Attached, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Misplaced, Name, Returns,
+    Signature, Surface,
 };
 use crate::reading::{Scope, Walk};
 
@@ -47,8 +48,13 @@ impl Decorators {
 
     fn is_data_class(&self) -> bool {
         self.names.iter().any(|name| {
-            matches!(name.as_str(), "dataclass" | "dataclasses.dataclass" | "attr.s" | "attr.attrs" | "attrs.define")
-                || matches!(name.as_str(), "define" | "frozen" | "attr.dataclass" | "attrs.frozen" | "attr.define")
+            matches!(
+                name.as_str(),
+                "dataclass" | "dataclasses.dataclass" | "attr.s" | "attr.attrs" | "attrs.define"
+            ) || matches!(
+                name.as_str(),
+                "define" | "frozen" | "attr.dataclass" | "attrs.frozen" | "attr.define"
+            )
         })
     }
 
@@ -120,10 +126,13 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: N
     }
     let decorators = Decorators::read(walk, outer);
     let in_class = walk.owner_kind() == Some(Kind::Class) && !walk.in_code();
-    let Some(mut declaration) = start(walk, node, outer, if in_class { Kind::Method } else { Kind::Function }) else {
+    let Some(mut declaration) =
+        start(walk, node, outer, if in_class { Kind::Method } else { Kind::Function })
+    else {
         return;
     };
-    let constructor = in_class && matches!(declaration.name.as_str(), "__init__" | "__new__" | "__post_init__");
+    let constructor =
+        in_class && matches!(declaration.name.as_str(), "__init__" | "__new__" | "__post_init__");
     // `__new__` gives back what it makes, and nobody asks it to say so.
     let makes = declaration.name == "__new__";
     let mut exempt = makes;
@@ -184,16 +193,16 @@ fn take_body(walk: &mut Walk<'_, Python>, body: Node<'_>, declaration: &mut Decl
     }
     let statements = own_statements(walk, body);
     declaration.body = if is_stub(walk, &statements) { Body::Absent } else { Body::Present };
-    let empty = statements.iter().all(|&statement| {
-        walk.kind(statement) == Some(Python::Pass) || is_bare_super(walk.text(statement))
-    });
+    let empty = statements
+        .iter()
+        .all(|&statement| walk.kind(statement) == Some(Python::Pass) || is_bare_super(walk.text(statement)));
     if declaration.kind == Kind::Constructor && declaration.signature.parameters.is_empty() && empty {
         declaration.excuses.push(Excuse::EmptyConstructors);
     }
-    if let [statement] = statements[..] {
-        if is_accessor(walk.text(statement)) {
-            declaration.excuses.push(Excuse::Accessors);
-        }
+    if let [statement] = statements[..]
+        && is_accessor(walk.text(statement))
+    {
+        declaration.excuses.push(Excuse::Accessors);
     }
 }
 
@@ -274,7 +283,8 @@ pub(super) fn class<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: Node
     declaration.signature.type_parameters = type_parameters(walk, node);
     declaration.body = Body::Present;
     if let Some(list) = walk.field(node, kinds::SUPERCLASSES) {
-        let bases = walk.children(list).into_iter().filter(|&base| walk.kind(base) != Some(Python::KeywordArgument));
+        let bases =
+            walk.children(list).into_iter().filter(|&base| walk.kind(base) != Some(Python::KeywordArgument));
         declaration.supertypes = bases.map(|base| Name::simple(walk.text(base))).collect();
     }
     if let Some(body) = walk.field(node, kinds::BODY) {

@@ -60,7 +60,8 @@ fn content_lines(walk: &Walk<'_, Python>, string: Node<'_>) -> Vec<Span> {
     let span = walk.span(string);
     let text = walk.text(string);
     let prefix = text.len() - text.trim_start_matches(|c: char| c.is_ascii_alphabetic()).len();
-    let quotes = if text[prefix..].starts_with("\"\"\"") || text[prefix..].starts_with("'''") { 3 } else { 1 };
+    let quotes =
+        if text[prefix..].starts_with("\"\"\"") || text[prefix..].starts_with("'''") { 3 } else { 1 };
     let open = (prefix + quotes).min(text.len());
     let close = text.len().saturating_sub(quotes).max(open);
     let base = span.start as usize + open;

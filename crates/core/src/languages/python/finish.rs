@@ -13,9 +13,9 @@ pub(super) fn finish(walk: &mut Walk<'_, Python>) {
             }
         }
     }
-    let owners: Vec<_> = walk.outline.declarations.iter().map(|d| (d.owner, d.surface, d.kind)).collect();
-    for at in 0..owners.len() {
-        if let Some(DeclId(owner)) = owners[at].0 {
+    let owners: Vec<_> = walk.outline.declarations.iter().map(|declaration| declaration.owner).collect();
+    for (at, owner) in owners.into_iter().enumerate() {
+        if let Some(DeclId(owner)) = owner {
             let narrowed = walk.outline.declarations[owner as usize].surface;
             let declaration = &mut walk.outline.declarations[at];
             declaration.surface = declaration.surface.max(narrowed);

@@ -144,10 +144,10 @@ pub(super) fn guards<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
     else {
         return;
     };
-    if let [only] = walk.children(then)[..] {
-        if walk.kind(only) == Some(Python::Raise) {
-            walk.guard_at(only, walk.span(condition));
-        }
+    if let [only] = walk.children(then)[..]
+        && walk.kind(only) == Some(Python::Raise)
+    {
+        walk.guard_at(only, walk.span(condition));
     }
 }
 

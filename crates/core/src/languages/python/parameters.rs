@@ -74,7 +74,8 @@ pub(super) fn type_parameters(walk: &Walk<'_, Python>, node: Node<'_>) -> Vec<Ty
 pub(super) fn data_fields(walk: &Walk<'_, Python>, body: Node<'_>) -> Vec<Parameter> {
     let mut out = Vec::new();
     for statement in walk.children(body) {
-        if walk.kind(statement) != Some(Python::ExpressionStatement) || docstring::lone_string(walk, statement).is_some()
+        if walk.kind(statement) != Some(Python::ExpressionStatement)
+            || docstring::lone_string(walk, statement).is_some()
         {
             continue;
         }

@@ -11,7 +11,11 @@ type Group = Vec<Range<usize>>;
 /// Gives the grammar the first branch of conditional groups, with the directives and all other branches
 /// blanked: of all groups when `all`, else of those that an error touches or comes close to. Nothing when
 /// there is no such group.
-pub(in crate::languages) fn first_branches<'s>(text: &'s str, errors: &[Span], all: bool) -> Option<Given<'s>> {
+pub(in crate::languages) fn first_branches<'s>(
+    text: &'s str,
+    errors: &[Span],
+    all: bool,
+) -> Option<Given<'s>> {
     let touched = |group: &Group| {
         let (start, end) = (group[0].start, group[group.len() - 1].end);
         // The grammar often stumbles on the line after the group.

@@ -19,9 +19,8 @@ fn tested_for_null(condition: &str) -> Option<&str> {
     let (left, right) = sides?;
     let (left, right) = (left.trim(), right.trim());
     let null = |side: &str| matches!(side, "null" | "None" | "nil");
-    let plain = |side: &str| {
-        !side.is_empty() && side.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '@'))
-    };
+    let plain =
+        |side: &str| !side.is_empty() && side.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '@'));
     match (null(left), null(right)) {
         (false, true) if plain(left) => Some(left),
         (true, false) if plain(right) => Some(right),

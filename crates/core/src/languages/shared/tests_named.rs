@@ -8,7 +8,8 @@ pub(in crate::languages) fn is_test_path(path: &str, marks: &[&str]) -> bool {
     let mut parts = path.rsplit('/');
     let file = parts.next().unwrap_or_default();
     let stem = file.split('.').next().unwrap_or_default();
-    let folder = parts.any(|part| matches!(part, "test" | "tests" | "Test" | "Tests" | "__tests__" | "testing"));
+    let folder =
+        parts.any(|part| matches!(part, "test" | "tests" | "Test" | "Tests" | "__tests__" | "testing"));
     folder
         || marks.iter().any(|mark| match (mark.strip_prefix('*'), mark.strip_suffix('*')) {
             (Some(ending), _) => stem.ends_with(ending) && stem != ending,

@@ -1,30 +1,37 @@
-//! Runs the rules on a file: surface, excuses, skips, levels and order are decided here and nowhere else.
-
-mod asked;
-mod reading;
-
-pub use asked::{Standing, Standings};
-pub use reading::FileReading;
+//! The review of one file: rules on every comment, then levels and order.
 
 use smol_str::SmolStr;
 
-use crate::coverage::{self, Tally};
+use super::{FileReading, Standing, Standings};
 use crate::debt::{Debt, Debtor};
 use crate::model::{
-    Construction, DeclId, Declaration, DocComment, EntryKind, Finding, Kind, Level, RawFinding, Signature, State,
+    Construction, DeclId, Declaration, DocComment, EntryKind, Finding, Kind, Level, RawFinding, Signature,
+    State,
 };
+use crate::notations;
 use crate::pairing::{self, Pairing};
 use crate::rules::{self, Asking, Check, Context, FileContext, Findings, Rule};
 
 /// What the review of one file found.
-#[derive(Debug, Default)]
-pub struct FileReview {
+pub struct FileReview<'a> {
     /// Findings, sorted by start, rule and subject.
     pub findings: Vec<Finding>,
-    /// What the file adds to coverage, declaration by declaration.
-    pub tallies: Vec<Tally>,
+    /// The declarations, in source order.
+    pub seen: Vec<Seen<'a>>,
     /// Bytes that were not understood.
     pub unparsed_bytes: u64,
+}
+
+/// A declaration as the review saw it.
+pub struct Seen<'a> {
+    /// The declaration.
+    pub id: DeclId,
+    /// How it stands to the review.
+    pub standing: Standing,
+    /// What is known of its comment, where it has one.
+    pub examined: Option<Examined<'a>>,
+    /// Something in its comment is missing or wrong, whatever level that has.
+    pub incomplete: bool,
 }
 
 /// What is known of one comment when its rules run; also where a draft starts from.
@@ -41,10 +48,10 @@ pub struct Examined<'a> {
 
 /// Reviews a file that was read.
 #[must_use]
-pub fn review(file: &FileReading<'_>) -> FileReview {
+pub fn review<'a>(file: &'a FileReading<'_>) -> FileReview<'a> {
     let standings = Standings::of(file);
     let mut raw: Vec<RawFinding> = Vec::new();
-    let mut tallies = Vec::new();
+    let mut seen = Vec::new();
     let context = file.context();
     let plan = Plan::of(file);
     for id in file.outline.ids() {
@@ -57,25 +64,30 @@ pub fn review(file: &FileReading<'_>) -> FileReview {
         match (file.doc(id), &examined) {
             (Some(doc), Some(examined)) => {
                 let asked = standings.is_asked(file, id);
-                plan.check_comment(&context, id, (doc, examined), asked, &mut raw);
+                plan.check_comment((&context, id), (doc, examined), asked, &mut raw);
             }
             _ if standing == Standing::Asked => check_uncommented(&Asking { file: &context, id }, &mut raw),
             _ => {}
         }
-        let found = &raw[from..];
-        tallies.extend(coverage::tally(file, id, standing, (examined.as_ref(), found)));
+        let incomplete = raw[from..].iter().any(|finding| plan.makes_incomplete(finding));
+        seen.push(Seen { id, standing, examined, incomplete });
     }
     check_file(&context, &mut raw);
     let mut findings: Vec<Finding> = raw.into_iter().filter_map(|raw| levelled(file, raw)).collect();
     findings.sort_by(|a, b| {
         (a.raw.span.start, a.raw.rule, &a.raw.subject).cmp(&(b.raw.span.start, b.raw.rule, &b.raw.subject))
     });
-    FileReview { findings, tallies, unparsed_bytes: file.outline.unparsed_bytes() }
+    FileReview { findings, seen, unparsed_bytes: file.outline.unparsed_bytes() }
 }
 
 /// Works out the signature, pairs and debt of a comment.
 #[must_use]
-pub fn examine<'a>(file: &'a FileReading<'_>, standings: &Standings, id: DeclId, doc: &DocComment) -> Examined<'a> {
+pub fn examine<'a>(
+    file: &'a FileReading<'_>,
+    standings: &Standings,
+    id: DeclId,
+    doc: &DocComment,
+) -> Examined<'a> {
     let declaration = file.outline.declaration(id);
     let (signature, known) = signature_of(file, declaration);
     let mut pairing = pairing::pair(doc, signature);
@@ -109,6 +121,31 @@ pub fn signature_of<'a>(file: &'a FileReading<'_>, declaration: &'a Declaration)
     }
 }
 
+/// Returns what a comment that is not there yet would have to say.
+#[must_use]
+pub fn undocumented_debt(file: &FileReading<'_>, id: DeclId) -> Debt {
+    let declaration = file.outline.declaration(id);
+    let holds =
+        notations::get(file.notation).map_or((|_| true) as fn(EntryKind) -> bool, |notation| notation.holds);
+    let (signature, known) = signature_of(file, declaration);
+    let speaks =
+        declaration.kind.is_callable() || declaration.kind.is_type() || !signature.parameters.is_empty();
+    if !speaks || !known && !declaration.kind.is_type() {
+        return Debt::none(signature);
+    }
+    let mut debt = Debt::whole(signature, holds);
+    let own_parameters = declaration.construction == Construction::Header;
+    if declaration.kind.is_type() && declaration.kind != Kind::Delegate {
+        debt.returns = false;
+        debt.yields = false;
+        debt.throws.clear();
+        if !own_parameters {
+            debt.params.fill(false);
+        }
+    }
+    debt
+}
+
 /// Returns the comment of the class whose constructor a declaration is, where the two share entries.
 fn class_doc<'a>(file: &'a FileReading<'_>, declaration: &Declaration) -> Option<&'a DocComment> {
     let owner = declaration.owner?;
@@ -136,7 +173,7 @@ impl Plan {
     fn of(file: &FileReading<'_>) -> Self {
         let planned = rules::ALL.iter().filter_map(|&rule| {
             let Check::Comment(check) = rule.check else { return None };
-            let needed = coverage::bears_on_completeness(rule.id) || file.settings.level(rule.id) != Level::None;
+            let needed = rule.decides_completeness() || file.settings.level(rule.id) != Level::None;
             let id = rule.id.as_str();
             needed.then(|| Planned {
                 rule,
@@ -148,10 +185,13 @@ impl Plan {
         Self(planned.collect())
     }
 
+    fn makes_incomplete(&self, finding: &RawFinding) -> bool {
+        self.0.iter().any(|planned| planned.rule.id == finding.rule && planned.rule.decides_completeness())
+    }
+
     fn check_comment(
         &self,
-        file: &FileContext<'_>,
-        id: DeclId,
+        (file, id): (&FileContext<'_>, DeclId),
         (doc, examined): (&DocComment, &Examined<'_>),
         asked: bool,
         raw: &mut Vec<RawFinding>,

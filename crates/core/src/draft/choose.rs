@@ -1,0 +1,120 @@
+//! Chooses what is drafted: the comments that are missing, and those that lack something.
+
+use crate::model::DeclId;
+use crate::review::{FileReading, Standing, Standings};
+use crate::text::{Edit, Span};
+
+/// Which declarations a draft is for, and how much of a comment that is there already it completes.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum Extent {
+    /// Only what the review would ask for.
+    Owed,
+    /// All that the signature has, as if everything were always owed.
+    Everything,
+}
+
+/// Which comments a draft is for.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum Only {
+    /// Those that are missing, and those that lack something.
+    Both,
+    /// Those that are missing.
+    Missing,
+    /// Those that lack something.
+    Partial,
+}
+
+/// A comment that was drafted or completed.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct Drafted {
+    /// The declaration it is for.
+    pub declaration: DeclId,
+    /// The changes, sorted and disjoint.
+    pub edits: Vec<Edit>,
+    /// The comment alone, as it will stand in the source, without the indentation of its first line.
+    pub comment: String,
+}
+
+/// A declaration for which nothing could be written, with the reason.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct Left {
+    /// The declaration.
+    pub declaration: DeclId,
+    /// Why, and what to do.
+    pub reason: &'static str,
+}
+
+/// What a draft came to.
+#[derive(Clone, Debug, Default, PartialEq, Eq)]
+pub struct Draft {
+    /// Comments, in source order.
+    pub drafted: Vec<Drafted>,
+    /// Declarations that were left alone.
+    pub left: Vec<Left>,
+}
+
+/// Drafts comments for all declarations of a file that are asked for one.
+#[must_use]
+pub fn draft_file(file: &FileReading<'_>, only: Only) -> Draft {
+    let standings = Standings::of(file);
+    let asked: Vec<DeclId> = file
+        .outline
+        .ids()
+        .filter(|&id| match file.doc(id) {
+            Some(_) => standings.is_asked(file, id),
+            None => standings.get(id) == Standing::Asked,
+        })
+        .collect();
+    draft(file, &asked, Extent::Owed, only)
+}
+
+/// Drafts comments for some declarations of a file.
+#[must_use]
+pub fn draft(file: &FileReading<'_>, declarations: &[DeclId], extent: Extent, only: Only) -> Draft {
+    let standings = Standings::of(file);
+    let mut out = Draft::default();
+    let mut at_places: Vec<u32> = Vec::new();
+    for &id in declarations {
+        let declaration = file.outline.declaration(id);
+        let blank = file.doc(id).is_none_or(|doc| doc.blank);
+        // Variables of one statement share its comment.
+        if at_places.contains(&declaration.span.start) && file.doc(id).is_none() {
+            continue;
+        }
+        let result = match file.doc(id) {
+            Some(doc) if !blank => {
+                if only == Only::Missing {
+                    continue;
+                }
+                super::complete::complete(file, &standings, (id, doc), extent)
+            }
+            _ if only == Only::Partial => continue,
+            found => super::fresh::fresh(file, id, found.map(|doc| doc.span)),
+        };
+        match result {
+            Ok(Some(drafted)) => {
+                at_places.push(declaration.span.start);
+                out.drafted.push(drafted);
+            }
+            Ok(None) => {}
+            Err(reason) => out.left.push(Left { declaration: id, reason }),
+        }
+    }
+    out
+}
+
+/// Returns where the line of an offset begins.
+pub(super) fn line_start(file: &FileReading<'_>, at: u32) -> u32 {
+    file.source.lines().start(file.source.line(at)).unwrap_or(0)
+}
+
+/// Tells whether only white space stands before an offset on its line.
+pub(super) fn is_first_on_line(file: &FileReading<'_>, at: u32) -> bool {
+    file.source.slice(Span::new(line_start(file, at), at)).trim().is_empty()
+}
+
+/// Returns one step of indentation as the file has it.
+pub(super) fn step(file: &FileReading<'_>) -> &'static str {
+    let tabs = file.source.text().lines().take(400).any(|line| line.starts_with('\t'));
+    if tabs { "\t" } else { "    " }
+}
