@@ -34,10 +34,10 @@ pub(crate) mod style {
 
     /// Errors.
     pub(crate) const ERROR: Style = AnsiColor::Red.on_default().bold();
-    /// Warnings.
-    pub(crate) const WARNING: Style = AnsiColor::Yellow.on_default().bold();
+    /// Warnings. Magenta, since yellow cannot be read on light ground.
+    pub(crate) const WARNING: Style = AnsiColor::Magenta.on_default().bold();
     /// Notes, and places.
-    pub(crate) const NOTE: Style = AnsiColor::Cyan.on_default();
+    pub(crate) const NOTE: Style = Style::new().bold();
     /// What is well.
     pub(crate) const GOOD: Style = AnsiColor::Green.on_default();
     /// Headings.

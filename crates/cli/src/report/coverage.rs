@@ -47,6 +47,7 @@ pub(crate) fn render(total: Counts, by: By, groups: &[(String, Counts)], left: &
     };
     // Writing to a string cannot fail.
     let _ = writeln!(out, "\n{}", styled(style::STRONG, &told));
+    let _ = writeln!(out, "{}", styled(style::FAINT, "█ complete   ▒ described   · neither"));
     if total.excused > 0 {
         let _ = writeln!(out, "{} excused, not counted", total.excused);
     }

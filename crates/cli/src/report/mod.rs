@@ -3,6 +3,8 @@
 pub(crate) mod coverage;
 pub(crate) mod json;
 pub(crate) mod outline;
+#[cfg(test)]
+mod papers;
 pub(crate) mod short;
 pub(crate) mod text;
 mod wire;

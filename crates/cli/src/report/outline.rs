@@ -4,7 +4,7 @@ use std::collections::HashMap;
 use std::fmt::Write;
 
 use vinequill_core::model::{DeclId, Declaration, DocComment, Origin, ParamName, Parameter, Variadic};
-use vinequill_core::review::{FileReading, Standings};
+use vinequill_core::review::{FileReading, Standing, Standings};
 use vinequill_core::text::Span;
 use vinequill_project::Encoding;
 
@@ -175,7 +175,7 @@ pub(crate) fn text(reading: &FileReading<'_>, path: &str) -> String {
             styled(style::STRONG, &shown),
             styled(style::FAINT, &about)
         );
-        let _ = write!(out, "{}", described(reading, id, &format!("       {indent}  ")));
+        let _ = write!(out, "{}", described(reading, &standings, id, &format!("       {indent}  ")));
     }
     for span in &reading.outline.unparsed {
         let (from, upto) = (reading.source.line(span.start), reading.source.line(span.end));
@@ -217,6 +217,9 @@ fn signature(reading: &FileReading<'_>, declaration: &Declaration) -> String {
                     ParamName::Rest => "...".to_owned(),
                     ParamName::Destructured(_) => "{…}".to_owned(),
                 };
+                if parameter.variadic != Variadic::No && parameter.name != ParamName::Rest {
+                    shown.insert_str(0, "...");
+                }
                 if let Some(ty) = parameter.ty {
                     shown.push_str(&format!(": {}", text(ty)));
                 }
@@ -229,13 +232,14 @@ fn signature(reading: &FileReading<'_>, declaration: &Declaration) -> String {
         out.push_str(&format!("({})", list.join(", ")));
     }
     if let Some(ty) = signature.returns.ty {
-        out.push_str(&format!(" -> {}", text(ty)));
+        let sign = if declaration.kind.is_callable() { " ->" } else { ":" };
+        out.push_str(&format!("{sign} {}", text(ty)));
     }
     out
 }
 
 /// What the comment says, and what can come out besides a value.
-fn described(reading: &FileReading<'_>, id: DeclId, indent: &str) -> String {
+fn described(reading: &FileReading<'_>, standings: &Standings, id: DeclId, indent: &str) -> String {
     let mut out = String::new();
     let thrown: Vec<String> = reading
         .outline
@@ -251,7 +255,12 @@ fn described(reading: &FileReading<'_>, id: DeclId, indent: &str) -> String {
     if !thrown.is_empty() {
         let _ = writeln!(out, "{indent}throws {}", thrown.join(", "));
     }
-    let Some(doc) = reading.doc(id) else { return out };
+    let Some(doc) = reading.doc(id) else {
+        if standings.get(id) == Standing::Asked {
+            let _ = writeln!(out, "{indent}{}", styled(style::WARNING, "no comment"));
+        }
+        return out;
+    };
     let summary = doc.summary_prose(reading.source);
     let told = if summary.is_empty() { "no description" } else { &summary };
     let _ = writeln!(out, "{indent}{} {}", styled(style::NOTE, &format!("[{}]", doc.notation)), told);

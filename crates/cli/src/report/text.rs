@@ -87,7 +87,22 @@ fn excerpt(source: &Source, path: &str, finding: &Finding) -> String {
     };
     let title = level.primary_title(finding.raw.message.as_str()).id(finding.raw.rule.as_str());
     let group: Group<'_> = title.element(snippet);
-    Renderer::styled().decor_style(DecorStyle::Unicode).term_width(width()).render(&[group])
+    renderer().render(&[group])
+}
+
+/// Draws excerpts in the styles of this program.
+const fn styles(renderer: Renderer) -> Renderer {
+    renderer
+        .error(style::ERROR)
+        .warning(style::WARNING)
+        .note(style::NOTE)
+        .line_num(style::FAINT)
+        .context(anstyle::Style::new())
+        .emphasis(anstyle::Style::new())
+}
+
+fn renderer() -> Renderer {
+    styles(Renderer::styled()).decor_style(DecorStyle::Unicode).term_width(width())
 }
 
 /// A span that runs over lines is shown by its first line that says something.

@@ -4,6 +4,7 @@ use serde::Serialize;
 
 /// `vinequill-review/1`.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(super) struct Review<'a> {
     pub(super) format: &'static str,
     pub(super) findings: Vec<Finding<'a>>,
@@ -12,6 +13,7 @@ pub(super) struct Review<'a> {
 
 /// One finding.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(super) struct Finding<'a> {
     pub(super) rule: &'static str,
     pub(super) level: &'static str,
@@ -36,6 +38,7 @@ pub(super) struct Finding<'a> {
 
 /// A related place.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(super) struct Related<'a> {
     pub(super) path: &'a str,
     pub(super) line: u32,
@@ -49,6 +52,7 @@ pub(super) struct Related<'a> {
 
 /// An edit.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(super) struct Edit<'a> {
     pub(super) start: u64,
     pub(super) end: u64,
@@ -57,6 +61,7 @@ pub(super) struct Edit<'a> {
 
 /// Sums of a review.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(super) struct ReviewTotals {
     pub(super) files: u64,
     pub(super) declarations: u64,
@@ -71,6 +76,7 @@ pub(super) struct ReviewTotals {
 
 /// `vinequill-coverage/1`.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(super) struct Coverage<'a> {
     pub(super) format: &'static str,
     pub(super) total: Counts,
@@ -80,6 +86,7 @@ pub(super) struct Coverage<'a> {
 
 /// Numbers of coverage.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(super) struct Counts {
     pub(super) declared: u64,
     pub(super) described: u64,
@@ -93,6 +100,7 @@ pub(super) struct Counts {
 
 /// One group.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(super) struct Group<'a> {
     pub(super) name: &'a str,
     #[serde(flatten)]
@@ -101,6 +109,7 @@ pub(super) struct Group<'a> {
 
 /// `vinequill-outline/1`.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(super) struct Outline<'a> {
     pub(super) format: &'static str,
     pub(super) files: &'a [OutlineFile],
@@ -108,6 +117,7 @@ pub(super) struct Outline<'a> {
 
 /// One file of an outline.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(crate) struct OutlineFile {
     pub(super) path: String,
     pub(super) language: &'static str,
@@ -117,6 +127,7 @@ pub(crate) struct OutlineFile {
 
 /// A range that was not understood.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(crate) struct Unparsed {
     pub(super) line: u32,
     pub(super) end_line: u32,
@@ -126,6 +137,7 @@ pub(crate) struct Unparsed {
 
 /// One declaration.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(crate) struct Declaration {
     pub(super) name: String,
     pub(super) qualified: String,
@@ -149,6 +161,7 @@ pub(crate) struct Declaration {
 
 /// One parameter.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(crate) struct Parameter {
     pub(super) name: Option<String>,
     #[serde(rename = "type")]
@@ -160,6 +173,7 @@ pub(crate) struct Parameter {
 
 /// What comes back.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(crate) struct Returns {
     #[serde(rename = "type")]
     pub(super) ty: Option<String>,
@@ -168,6 +182,7 @@ pub(crate) struct Returns {
 
 /// An exception.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(crate) struct Thrown {
     #[serde(rename = "type")]
     pub(super) ty: String,
@@ -177,6 +192,7 @@ pub(crate) struct Thrown {
 
 /// A comment as understood.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(crate) struct Comment {
     pub(super) line: u32,
     pub(super) end_line: u32,
@@ -189,6 +205,7 @@ pub(crate) struct Comment {
 
 /// One entry.
 #[derive(Serialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
 pub(crate) struct Entry {
     pub(super) kind: &'static str,
     pub(super) name: Option<String>,

@@ -18,6 +18,7 @@ struct Modifiers {
     overrides: bool,
     test: bool,
     is_static: bool,
+    is_final: bool,
 }
 
 /// Annotations that mark a method as a test.
@@ -57,6 +58,7 @@ fn modifiers(walk: &Walk<'_, Java>, node: Node<'_>) -> Modifiers {
             "protected" => out.surface = Some(Surface::Protected),
             "private" => out.surface = Some(Surface::Private),
             "static" => out.is_static = true,
+            "final" => out.is_final = true,
             _ => {}
         }
     }
@@ -291,7 +293,10 @@ pub(super) fn fields<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>, is: Java) {
     let declarators: Vec<_> = node.children_by_field_name(kinds::DECLARATOR, &mut cursor).collect();
     for declarator in declarators {
         let Some(name) = walk.field(declarator, kinds::NAME) else { continue };
-        let (mut declaration, _) = start(walk, node, kind, name);
+        let (mut declaration, modifiers) = start(walk, node, kind, name);
+        if modifiers.is_static && modifiers.is_final {
+            declaration.kind = Kind::Constant;
+        }
         declaration.header_end = walk.span(declarator).end;
         if let Some(ty) = walk.field(node, kinds::TYPE) {
             declaration.signature.returns.ty = Some(walk.span(ty));
