@@ -43,6 +43,9 @@ pub enum ReadFailure {
     /// It holds zero bytes and no text.
     #[error("{}: this is a binary file, not source text", .0.display())]
     Binary(PathBuf),
+    /// This program failed at it.
+    #[error("{}: an internal error, please report it; the file was left out", .0.display())]
+    Defect(PathBuf),
     /// It is larger than allowed.
     #[error("{}: larger than {limit} bytes; raise `max-file-size` to read it", path.display())]
     TooLarge {

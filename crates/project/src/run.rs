@@ -93,8 +93,22 @@ pub fn visit_files<T: Send>(
     pool.install(|| {
         files
             .par_iter()
-            .map_init(Parsers::new, |parsers, file| visit_file(file, settings, parsers, visit))
+            .map_init(Parsers::new, |parsers, file| guarded(file, settings, parsers, visit))
             .collect()
+    })
+}
+
+/// A defect of this program must not cost the rest of the work: the file is told, and the run goes on.
+fn guarded<T>(
+    file: &Found,
+    settings: &Settings,
+    parsers: &mut Parsers,
+    visit: &Visit<'_, T>,
+) -> Result<T, Unread> {
+    let work = std::panic::AssertUnwindSafe(|| visit_file(file, settings, parsers, visit));
+    std::panic::catch_unwind(work).unwrap_or_else(|_| {
+        *parsers = Parsers::new();
+        Err(Unread::Failed(ReadFailure::Defect(file.path.clone())))
     })
 }
 
