@@ -4,10 +4,11 @@
 //! what counts. `VINEQUILL_BENCH=DIR` names the sources; without it the demo project is taken many times
 //! over, which says little of real code.
 
+use std::cmp::Reverse;
 use std::path::{Path, PathBuf};
+use std::sync::atomic::{AtomicUsize, Ordering};
 use std::time::{Duration, Instant};
 
-use rayon::prelude::*;
 use vinequill_core::reading::Parsers;
 use vinequill_core::settings::{Config, Overrides, Settings};
 use vinequill_core::text::Source;
@@ -58,18 +59,22 @@ fn files_of(root: &Path, language: &str, settings: &Settings) -> Vec<Found> {
     find_files(root, &[root.to_owned()], &selection, settings).expect("the sources are there").0
 }
 
-/// Bare parsing: the same files, read and parsed by as many workers, and nothing else.
+/// Bare parsing: the same files, read and parsed by as many workers in the same order, and nothing else.
 fn parse(files: &[Found], settings: &Settings) -> usize {
     let pool = rayon::ThreadPoolBuilder::new().num_threads(WORKERS).build().expect("threads start");
-    pool.install(|| {
-        files
-            .par_iter()
-            .map_init(Parsers::new, |parsers, file| {
-                let Ok(decoded) = read(&file.path, settings.max_file_size) else { return 0 };
-                file.language.reader.parse_only(&Source::new(&file.shown, &decoded.text), parsers)
-            })
-            .sum()
-    })
+    let mut order: Vec<&Found> = files.iter().collect();
+    order.sort_by_cached_key(|file| Reverse(std::fs::metadata(&file.path).map_or(0, |found| found.len())));
+    let next = AtomicUsize::new(0);
+    let work = |_: rayon::BroadcastContext<'_>| {
+        let mut parsers = Parsers::new();
+        let mut nodes = 0;
+        while let Some(file) = order.get(next.fetch_add(1, Ordering::Relaxed)) {
+            let Ok(decoded) = read(&file.path, settings.max_file_size) else { continue };
+            nodes += file.language.reader.parse_only(&Source::new(&file.shown, &decoded.text), &mut parsers);
+        }
+        nodes
+    };
+    pool.broadcast(work).into_iter().sum()
 }
 
 fn timed<T>(work: impl FnOnce() -> T) -> Duration {

@@ -1,7 +1,9 @@
 //! Runs the core over many files, one at a time on each worker; results come back in the order of the
 //! files, whatever the number of workers.
 
-use rayon::prelude::*;
+use std::cmp::Reverse;
+use std::sync::atomic::{AtomicUsize, Ordering};
+
 use vinequill_core::coverage::{self, Tally};
 use vinequill_core::model::Finding;
 use vinequill_core::reading::Parsers;
@@ -90,12 +92,22 @@ pub fn visit_files<T: Send>(
         .stack_size(8 << 20)
         .build()
         .expect("starting worker threads fails only when the system has none left");
-    pool.install(|| {
-        files
-            .par_iter()
-            .map_init(Parsers::new, |parsers, file| guarded(file, settings, parsers, visit))
-            .collect()
-    })
+    // The largest files first, so that no worker is left alone with one at the end.
+    let mut order: Vec<usize> = (0..files.len()).collect();
+    order
+        .sort_by_cached_key(|&at| Reverse(std::fs::metadata(&files[at].path).map_or(0, |found| found.len())));
+    let next = AtomicUsize::new(0);
+    let work = |_: rayon::BroadcastContext<'_>| {
+        let mut parsers = Parsers::new();
+        let mut done = Vec::new();
+        while let Some(&at) = order.get(next.fetch_add(1, Ordering::Relaxed)) {
+            done.push((at, guarded(&files[at], settings, &mut parsers, visit)));
+        }
+        done
+    };
+    let mut done: Vec<(usize, Result<T, Unread>)> = pool.broadcast(work).into_iter().flatten().collect();
+    done.sort_by_key(|&(at, _)| at);
+    done.into_iter().map(|(_, result)| result).collect()
 }
 
 /// A defect of this program must not cost the rest of the work: the file is told, and the run goes on.

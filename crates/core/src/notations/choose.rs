@@ -4,12 +4,11 @@ use super::{Lines, get, tags};
 use crate::model::{DocComment, NotationId, RawComment};
 use crate::text::Source;
 
-/// Reads a comment in the notation whose entries it has; one without entries in `otherwise`.
+/// Reads a comment in a notation.
 #[must_use]
-pub fn read(raw: &RawComment, source: &Source, accepted: &[NotationId], otherwise: NotationId) -> DocComment {
+pub fn read(raw: &RawComment, source: &Source, notation: NotationId) -> DocComment {
     let lines = Lines::new(source, &raw.lines);
-    let chosen = evident(&lines, accepted, otherwise).unwrap_or(otherwise);
-    let notation = get(chosen).unwrap_or(&tags::TAGS);
+    let notation = get(notation).unwrap_or(&tags::TAGS);
     let mut doc = (notation.read)(&lines, raw.span);
     doc.notation = notation.id;
     doc

@@ -163,13 +163,22 @@ impl<G: Grammar> GrammarReader<G> {
         let mut tree = parsers.parse(self.key(), language, &given)?;
         for attempt in 0..2 {
             if !tree.root_node().has_error() {
-                break;
+                return Some((tree, given));
             }
             let errors = walk::errors(&tree);
             let Some(masked) = self.0.mask_again(source.text(), &errors, attempt) else { break };
+            let masked = masked.leaving_out_as(&given);
             let again = parsers.parse(self.key(), language, &masked)?;
             if amount(&walk::errors(&again)) < amount(&errors) {
                 (tree, given) = (again, masked);
+            }
+        }
+        if !given.ranges().is_empty() && tree.root_node().has_error() {
+            // Where the grammar stumbles for good, what was left out is no longer taken for harmless.
+            let whole = given.with_all();
+            let again = parsers.parse(self.key(), language, &whole)?;
+            if amount(&walk::errors(&again)) <= amount(&walk::errors(&tree)) {
+                return Some((again, whole));
             }
         }
         Some((tree, given))
@@ -179,7 +188,7 @@ impl<G: Grammar> GrammarReader<G> {
     /// differ in comments alone are masked alike.
     fn parse_steadily<'s>(&self, source: &'s Source, parsers: &mut Parsers) -> Option<(Tree, Given<'s>)> {
         let language = self.0.table().language();
-        let given = self.0.mask(source.text());
+        let given = Given::all(source.text());
         let tree = parsers.parse(self.key(), language, &given)?;
         let masked =
             if tree.root_node().has_error() { self.0.mask_again(source.text(), &[], 1) } else { None };
@@ -192,11 +201,11 @@ impl<G: Grammar> GrammarReader<G> {
 
 impl<G: Grammar> Reader for GrammarReader<G> {
     fn read(&self, source: &Source, parsers: &mut Parsers) -> Outline {
-        let Some((tree, _)) = self.parse(source, parsers) else {
+        let Some((tree, given)) = self.parse(source, parsers) else {
             let all = Span::of(0, source.text().len());
             return Outline { unparsed: vec![all], ..Outline::default() };
         };
-        let mut outline = walk::walk(self.0, source, &tree);
+        let mut outline = walk::walk(self.0, source, &tree, given.into_calls());
         attach::attach(&mut outline, source, self.0.serves());
         outline
     }

@@ -10,17 +10,43 @@ use tree_sitter::Range;
 use crate::text::Span;
 
 /// The text and ranges that a grammar is given.
-#[derive(Debug)]
+#[derive(Clone, Debug)]
 pub struct Given<'s> {
     text: Cow<'s, str>,
     ranges: Vec<Range>,
+    calls: Vec<u32>,
 }
 
 impl<'s> Given<'s> {
     /// Gives all of `text` as it stands.
     #[must_use]
     pub fn all(text: &'s str) -> Self {
-        Self { text: Cow::Borrowed(text), ranges: Vec::new() }
+        Self { text: Cow::Borrowed(text), ranges: Vec::new(), calls: Vec::new() }
+    }
+
+    /// Gives only some ranges of `text`. `calls` are the offsets, sorted, of the braces of bodies that were
+    /// left out and in which something was called.
+    #[must_use]
+    pub fn in_ranges(text: &'s str, ranges: Vec<Range>, calls: Vec<u32>) -> Self {
+        Self { text: Cow::Borrowed(text), ranges, calls }
+    }
+
+    /// Returns this text with the same parts left out as `other`, of the same source, leaves out.
+    #[must_use]
+    pub fn leaving_out_as(self, other: &Given<'_>) -> Self {
+        Self { ranges: other.ranges.clone(), calls: other.calls.clone(), ..self }
+    }
+
+    /// Returns this text with nothing left out.
+    #[must_use]
+    pub fn with_all(&self) -> Self {
+        Self { text: self.text.clone(), ranges: Vec::new(), calls: Vec::new() }
+    }
+
+    /// Takes the braces of bodies that were left out and in which something was called.
+    #[must_use]
+    pub fn into_calls(self) -> Vec<u32> {
+        self.calls
     }
 
     /// Returns the text, as long in bytes as the source's.
@@ -66,7 +92,7 @@ impl<'s> Given<'s> {
         let text = String::from_utf8(bytes).unwrap_or_else(|bad| {
             bad.into_bytes().into_iter().map(|b| if b.is_ascii() { b as char } else { ' ' }).collect()
         });
-        Self { text: Cow::Owned(text), ranges: Vec::new() }
+        Self { text: Cow::Owned(text), ranges: Vec::new(), calls: Vec::new() }
     }
 }
 

@@ -45,6 +45,8 @@ pub struct Walk<'t, N: 'static> {
     conditions: Vec<(usize, Span)>,
     /// Nodes that were declared with a wrapper around them, by id.
     declared: Vec<usize>,
+    /// The braces of bodies that the grammar was not given, and in which something is called.
+    left_out: Vec<u32>,
 }
 
 impl<'t, N: Copy> Walk<'t, N> {
@@ -237,6 +239,13 @@ impl<'t, N: Copy> Walk<'t, N> {
         }
     }
 
+    /// Notes what is called in a body that the grammar was not given.
+    pub fn calls_left_out(&mut self, block: Node<'_>) {
+        if self.left_out.binary_search(&span(block).start).is_ok() {
+            self.calls();
+        }
+    }
+
     /// Notes that something of unknown type is thrown.
     pub fn raises_unknown(&mut self) {
         if let Some(flow) = self.flow() {
@@ -311,7 +320,7 @@ impl<'t, N: Copy> Walk<'t, N> {
 }
 
 /// Walks a tree and returns what it declares; comments are not attached yet.
-pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree) -> Outline {
+pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree, left_out: Vec<u32>) -> Outline {
     let mut walk = Walk {
         source,
         outline: Outline::default(),
@@ -323,6 +332,7 @@ pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree) -> Out
         waiting: Vec::new(),
         conditions: Vec::new(),
         declared: Vec::new(),
+        left_out,
     };
     let mut cursor = tree.walk();
     let mut depth = 0;

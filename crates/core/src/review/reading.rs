@@ -7,7 +7,7 @@ use crate::notations::{self, Lines};
 use crate::reading::{Language, Parsers};
 use crate::rules::FileContext;
 use crate::settings::{LanguageSettings, Settings};
-use crate::text::Source;
+use crate::text::{Source, Span};
 
 /// A file that was read: what it declares, and its comments as their notation means them.
 pub struct FileReading<'a> {
@@ -35,17 +35,16 @@ impl<'a> FileReading<'a> {
     ) -> Self {
         let outline = language.reader.read(source, parsers);
         let settings = settings.language(language.id);
-        let attached: Vec<CommentId> = outline.declarations.iter().filter_map(|d| d.comment.doc).collect();
-        let notation = settings
-            .notation
-            .or_else(|| majority(&outline, &attached, source, language))
-            .unwrap_or(language.notation);
-        let mut docs = HashMap::with_capacity(attached.len());
-        for id in attached {
-            docs.entry(id).or_insert_with(|| {
-                notations::read(outline.comment(id), source, language.notations, notation)
-            });
+        let mut evident: HashMap<CommentId, Option<NotationId>> = HashMap::new();
+        for id in outline.declarations.iter().filter_map(|declaration| declaration.comment.doc) {
+            evident.entry(id).or_insert_with(|| evidence(&outline.comment(id).lines, source, language));
         }
+        let notation =
+            settings.notation.or_else(|| majority(evident.values(), language)).unwrap_or(language.notation);
+        let read = |(&id, found): (&CommentId, &Option<NotationId>)| {
+            (id, notations::read(outline.comment(id), source, found.unwrap_or(notation)))
+        };
+        let docs = evident.iter().map(read).collect();
         Self { source, language, settings, outline, notation, docs }
     }
 
@@ -67,27 +66,21 @@ impl<'a> FileReading<'a> {
     }
 }
 
-/// Returns the notation that most comments of the file are evidently in.
-fn majority(
-    outline: &Outline,
-    attached: &[CommentId],
-    source: &Source,
+/// Returns the notation that a comment is evidently in; a single line has no entries.
+fn evidence(lines: &[Span], source: &Source, language: &Language) -> Option<NotationId> {
+    let several = language.notations.len() > 1;
+    (!several || lines.len() > 1)
+        .then(|| notations::evident(&Lines::new(source, lines), language.notations, language.notation))
+        .flatten()
+}
+
+/// Returns the notation that most comments of the file are evidently in; of equals the language's first.
+fn majority<'e>(
+    evident: impl Iterator<Item = &'e Option<NotationId>> + Clone,
     language: &Language,
 ) -> Option<NotationId> {
-    if language.notations.len() < 2 {
-        return None;
-    }
-    let mut counts = vec![0_usize; language.notations.len()];
-    for &id in attached {
-        let lines = &outline.comment(id).lines;
-        if lines.len() < 2 {
-            continue;
-        }
-        let found = notations::evident(&Lines::new(source, lines), language.notations, language.notation);
-        if let Some(at) = found.and_then(|found| language.notations.iter().position(|&id| id == found)) {
-            counts[at] += 1;
-        }
-    }
-    let best = counts.iter().enumerate().max_by_key(|&(at, &count)| (count, std::cmp::Reverse(at)))?;
-    (*best.1 > 0).then(|| language.notations[best.0])
+    let count = |id: NotationId| evident.clone().filter(|found| **found == Some(id)).count();
+    let counted =
+        language.notations.iter().enumerate().map(|(at, &id)| (count(id), std::cmp::Reverse(at), id));
+    counted.max_by_key(|&(count, at, _)| (count, at)).filter(|&(count, ..)| count > 0).map(|(_, _, id)| id)
 }

@@ -245,7 +245,9 @@ fn excuse_by_body(walk: &Walk<'_, CSharp>, node: Node<'_>, body: Node<'_>, decla
         let delegates = child_of(walk, node, CSharp::ConstructorInitializer)
             .and_then(|init| child_of(walk, init, CSharp::ArgumentList))
             .is_some_and(|arguments| arguments.named_child_count() > 0);
-        let empty = walk.kind(body) == Some(CSharp::Block) && statements.is_empty();
+        // A body that was left out is not empty.
+        let empty =
+            walk.kind(body) == Some(CSharp::Block) && statements.is_empty() && !walk.text(body).contains(';');
         if empty && !delegates && declaration.signature.parameters.is_empty() {
             declaration.excuses.push(Excuse::EmptyConstructors);
         }

@@ -1,12 +1,13 @@
 //! The answers of C# to the walk: which node declares, which one acts.
 
-use std::sync::OnceLock;
+use std::sync::{LazyLock, OnceLock};
 
+use aho_corasick::AhoCorasick;
 use tree_sitter::Node;
 
 use super::kinds::{self, CSharp};
 use super::{CSHARP, declare, flow};
-use crate::languages::shared::{block_form, first_branches, is_test_path};
+use crate::languages::shared::{Braces, block_form, first_branches, is_test_path, without_plain_bodies};
 use crate::reading::{Action, CommentForm, Given, Grammar, Language, Next, Scope, Table, Walk};
 use crate::text::Span;
 
@@ -15,6 +16,29 @@ pub(in crate::languages) struct CSharpGrammar;
 
 /// The one value of it.
 pub(in crate::languages) static GRAMMAR: CSharpGrammar = CSharpGrammar;
+
+static BRACES: Braces = Braces {
+    facts: &["hrow", "/**", "///", "class ", "yield", "=>", "nameof", "#if", "#el", "#end"],
+    statements: &[
+        "if",
+        "for",
+        "foreach",
+        "while",
+        "switch",
+        "catch",
+        "try",
+        "lock",
+        "using",
+        "fixed",
+        "else",
+        "do",
+        "return",
+        "checked",
+        "unchecked",
+        "when",
+    ],
+    finder: LazyLock::new(|| AhoCorasick::new(BRACES.facts).expect("plain words compile")),
+};
 
 impl Grammar for CSharpGrammar {
     type Node = CSharp;
@@ -34,6 +58,10 @@ impl Grammar for CSharpGrammar {
 
     fn serves(&self) -> &'static Language {
         &CSHARP
+    }
+
+    fn mask<'s>(&self, text: &'s str) -> Given<'s> {
+        without_plain_bodies(text, &BRACES)
     }
 
     fn mask_again<'s>(&self, text: &'s str, errors: &[Span], attempt: usize) -> Option<Given<'s>> {
@@ -71,6 +99,7 @@ impl Grammar for CSharpGrammar {
             CSharp::EnumMember => declare::enum_member(walk, node),
             CSharp::Namespace | CSharp::FileNamespace => declare::namespace(walk, node, kind),
             CSharp::Lambda | CSharp::AnonymousFunction => walk.open(Scope::Barrier),
+            CSharp::Block => walk.calls_left_out(node),
             CSharp::Return => {
                 flow::returns(walk, node);
                 return flow::skims(walk, node);
@@ -92,7 +121,6 @@ impl Grammar for CSharpGrammar {
             | CSharp::AccessorList
             | CSharp::ArgumentList
             | CSharp::Arrow
-            | CSharp::Block
             | CSharp::CatchFilter
             | CSharp::Declarator
             | CSharp::MemberAccess

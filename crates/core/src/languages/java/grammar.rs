@@ -1,19 +1,49 @@
 //! The answers of Java to the walk: which node declares, which one acts.
 
-use std::sync::OnceLock;
+use std::sync::{LazyLock, OnceLock};
 
+use aho_corasick::AhoCorasick;
 use tree_sitter::Node;
 
 use super::kinds::{self, Java};
 use super::{JAVA, declare, flow};
-use crate::languages::shared::{block_form, is_test_path};
-use crate::reading::{Action, CommentForm, Grammar, Language, Next, Scope, Table, Walk};
+use crate::languages::shared::{Braces, block_form, is_test_path, without_plain_bodies};
+use crate::reading::{Action, CommentForm, Given, Grammar, Language, Next, Scope, Table, Walk};
 
 /// The grammar of Java.
 pub(in crate::languages) struct JavaGrammar;
 
 /// The one value of it.
 pub(in crate::languages) static GRAMMAR: JavaGrammar = JavaGrammar;
+
+static BRACES: Braces = Braces {
+    facts: &[
+        "throw",
+        "/**",
+        "///",
+        "class ",
+        "interface ",
+        "enum ",
+        "record ",
+        "Objects.require",
+        "Objects.check",
+        "@Override",
+    ],
+    statements: &[
+        "if",
+        "for",
+        "while",
+        "switch",
+        "catch",
+        "try",
+        "synchronized",
+        "else",
+        "do",
+        "return",
+        "assert",
+    ],
+    finder: LazyLock::new(|| AhoCorasick::new(BRACES.facts).expect("plain words compile")),
+};
 
 impl Grammar for JavaGrammar {
     type Node = Java;
@@ -33,6 +63,10 @@ impl Grammar for JavaGrammar {
 
     fn serves(&self) -> &'static Language {
         &JAVA
+    }
+
+    fn mask<'s>(&self, text: &'s str) -> Given<'s> {
+        without_plain_bodies(text, &BRACES)
     }
 
     fn comment(&self, text: &str) -> CommentForm {
@@ -74,7 +108,8 @@ impl Grammar for JavaGrammar {
             }
             // A doc comment between annotations and name is looked for by its place.
             Java::Modifiers if walk.text(node).contains("/*") || walk.text(node).contains("//") => {}
-            Java::Block | Java::ClassBody | Java::Declarator | Java::Parenthesized | Java::Cast => {}
+            Java::Block => walk.calls_left_out(node),
+            Java::ClassBody | Java::Declarator | Java::Parenthesized | Java::Cast => {}
             Java::Modifiers
             | Java::Annotation
             | Java::CatchParameter

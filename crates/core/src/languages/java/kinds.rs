@@ -60,6 +60,7 @@ pub(super) const NAMES: &[(&str, Action<Java>)] = &[
     ("annotation_type_element_declaration", Ask(Java::AnnotationElement)),
     ("annotation_type_declaration", Ask(Java::AnnotationType)),
     ("block", Ask(Java::Block)),
+    ("constructor_body", Ask(Java::Block)),
     ("block_comment", Comment),
     ("line_comment", Comment),
     ("cast_expression", Ask(Java::Cast)),

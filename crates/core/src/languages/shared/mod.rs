@@ -1,5 +1,6 @@
 //! What several languages share, as plain functions called by name.
 
+mod bodies;
 mod branches;
 mod c_like;
 mod conditions;
@@ -7,6 +8,7 @@ mod tests_named;
 
 use crate::reading::{Action, Grammar};
 
+pub(super) use bodies::{Braces, without_plain_bodies};
 pub(super) use branches::first_branches;
 pub(super) use c_like::block_form;
 pub(super) use conditions::refuses_null;
