@@ -223,3 +223,111 @@ fn a_change_of_code_is_refused() {
         assert!(proof.is_err(), "{name}");
     }
 }
+
+/// Puts lines into a source of their own and reads them as a comment.
+fn read_lines(
+    notation: &notations::Notation,
+    lines: &[String],
+) -> (Source, vinequill_core::model::DocComment) {
+    let text = lines.join("\n");
+    let source = Source::new("comment", &text);
+    let mut spans = Vec::new();
+    let mut at = 0;
+    for line in lines {
+        spans.push(vinequill_core::text::Span::of(at, at + line.len()));
+        at += line.len() + 1;
+    }
+    let whole = vinequill_core::text::Span::of(0, text.len());
+    let doc = (notation.read)(&notations::Lines::new(&source, &spans), whole);
+    (source, doc)
+}
+
+fn new_entries(names: &[String], notation: &notations::Notation) -> Vec<notations::NewEntry> {
+    use vinequill_core::model::EntryKind;
+    let entry = |kind, name: Option<&String>, rank| notations::NewEntry {
+        kind,
+        name: name.cloned(),
+        ty: None,
+        optional: false,
+        rank,
+    };
+    let mut out: Vec<_> =
+        names.iter().enumerate().map(|(rank, name)| entry(EntryKind::Param, Some(name), rank)).collect();
+    out.push(entry(EntryKind::Returns, None, 0));
+    out.push(entry(EntryKind::Throws, Some(&"OverloadError".to_owned()), 0));
+    out.retain(|entry| (notation.holds)(entry.kind));
+    out
+}
+
+proptest! {
+    #![proptest_config(ProptestConfig { cases: 60, failure_persistence: None, ..ProptestConfig::default() })]
+
+    #[test]
+    fn what_a_notation_writes_it_reads_back(names in prop::collection::vec("[a-z][a-z_]{1,10}", 1..5)) {
+        let mut names = names;
+        names.sort();
+        names.dedup();
+        let style = notations::WriteStyle {
+            placeholder: "TODO: describe".to_owned(), step: "    ".to_owned(), separator: " ".to_owned(),
+        };
+        for notation in notations::ALL {
+            let wanted = new_entries(&names, notation);
+            let lines = notation.writer.whole("Weighs a crate.", &wanted, &style);
+            let (source, doc) = read_lines(notation, &lines);
+            prop_assert_eq!(doc.summary_prose(&source), "Weighs a crate.", "{}", notation.id);
+            let found: Vec<_> = doc.entries.iter().map(|entry| (entry.kind, entry.name().map(|n| n.name.to_string()))).collect();
+            let wanted: Vec<_> = wanted.into_iter().map(|entry| (entry.kind, entry.name)).collect();
+            prop_assert_eq!(found, wanted, "{}: {:?}", notation.id, lines);
+            for entry in &doc.entries {
+                let text = entry.text.map(|span| doc.prose(&source, span)).unwrap_or_default();
+                prop_assert_eq!(text, "TODO: describe", "{}", notation.id);
+            }
+        }
+    }
+}
+
+#[test]
+fn every_notation_tells_its_own_comments_from_prose() {
+    let names = ["load".to_owned()];
+    let style = notations::WriteStyle {
+        placeholder: "x".to_owned(),
+        step: "    ".to_owned(),
+        separator: " ".to_owned(),
+    };
+    for notation in notations::ALL {
+        let lines = notation.writer.whole("Weighs.", &new_entries(&names, notation), &style);
+        let text = lines.join("\n");
+        let source = Source::new("comment", &text);
+        let mut at = 0;
+        let spans: Vec<_> = lines
+            .iter()
+            .map(|line| {
+                at += line.len() + 1;
+                vinequill_core::text::Span::of(at - line.len() - 1, at - 1)
+            })
+            .collect();
+        let lines = notations::Lines::new(&source, &spans);
+        assert!((notation.evidence)(&lines) > 0, "{}", notation.id);
+        let prose = Source::new("comment", "Weighs a crate and prints it.");
+        let spans = [vinequill_core::text::Span::of(0, prose.text().len())];
+        assert_eq!((notation.evidence)(&notations::Lines::new(&prose, &spans)), 0, "{}", notation.id);
+    }
+}
+
+#[test]
+fn left_out_bodies_change_nothing_that_is_found() {
+    // The same class with a body that is left out, and with a doc comment in it that keeps it in.
+    let plain = "/** A. */\npublic class A {\n    /**\n     * Weighs. Twice.\n     *\n     * @throws java.io.IOException never\n     */\n    public int f(int a) { g(a); return h(a); }\n    public A() { x(); y(); }\n}\n";
+    let kept = plain.replace("g(a);", "g(a); Runnable r = () -> { /** kept */ };");
+    let outline = |text: &str| testing::outline_text("A.java", text);
+    assert_eq!(outline(plain), outline(&kept));
+    let findings = |text: &str| -> Vec<String> {
+        let report = testing::review_text("A.java", text, "");
+        report.lines().filter(|line| !line.contains("comment.stray")).map(str::to_owned).collect()
+    };
+    assert_eq!(findings(plain), findings(&kept));
+    assert!(
+        outline(plain).contains("A.A() -> no [asked]"),
+        "a constructor that does something is no empty one"
+    );
+}

@@ -55,6 +55,7 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     let first =
         (0..lines.len()).find(|&row| is_underlined(lines, row) || headings.iter().any(|h| h.row == row));
     describe(&mut doc, lines, first.unwrap_or(lines.len()));
+    let base = sections::base_indent(lines);
     for (number, heading) in headings.iter().enumerate() {
         let limit = headings.get(number + 1).map_or(lines.len(), |next| next.row);
         // A heading of the author's own ends the section as well.
@@ -62,7 +63,6 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
         let mut made =
             section(heading.title, heading.kind, sections::heading_span(lines, heading.row), heading.row);
         made.lines.1 = narrow(end);
-        let base = sections::base_indent(lines);
         let items = (heading.row + 2..end).filter(|&row| !lines.is_blank(row));
         made.item_indent = narrow(items.map(|row| lines.indent(row)).min().unwrap_or(base));
         doc.sections.push(made);

@@ -165,7 +165,8 @@ fn read_entry(
             row += 1;
             rest = lines.text(row);
         }
-        let (word, behind) = first_word(rest);
+        let (word, behind) =
+            linked(rest).filter(|_| kind == EntryKind::Throws).unwrap_or_else(|| first_word(rest));
         read_name(&mut found, lines, word);
         rest = behind;
     }
@@ -203,6 +204,14 @@ fn type_name(lines: &Lines<'_>, word: &str) -> Option<EntryName> {
         word.trim_matches(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '.' | '$' | '<' | '>' | '#')));
     let name = Name::simple(bare.split('#').next().unwrap_or_default());
     (!name.as_str().is_empty()).then(|| EntryName { name, span: lines.span_of(bare), dotted: false })
+}
+
+/// Splits `{@link X}` off, of which only `X` is the name.
+fn linked(text: &str) -> Option<(&str, &str)> {
+    let inner = text.trim_start().strip_prefix("{@link")?;
+    let (target, behind) = inner.split_once('}')?;
+    let (_, target) = target.split_once(char::is_whitespace)?;
+    Some((first_word(target).0, behind))
 }
 
 /// Splits a balanced `{…}` off; `{@link X}` is text.

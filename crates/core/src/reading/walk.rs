@@ -107,8 +107,9 @@ impl<'t, N: Copy> Walk<'t, N> {
     pub fn in_code(&self) -> bool {
         self.scopes.iter().rev().find_map(|(_, scope)| match scope {
             Scope::Declaration(id) => Some(has_code(self.outline.declaration(*id).kind)),
-            Scope::Barrier | Scope::Try(_) | Scope::Handler(..) => Some(true),
-            Scope::Namespace(_) => None,
+            Scope::Barrier => Some(true),
+            // What stands in a `try` outside all functions is declared like anything beside it.
+            Scope::Namespace(_) | Scope::Try(_) | Scope::Handler(..) => None,
         }) == Some(true)
     }
 

@@ -42,7 +42,7 @@ impl<'a> FileReading<'a> {
         let notation =
             settings.notation.or_else(|| majority(evident.values(), language)).unwrap_or(language.notation);
         let read = |(&id, found): (&CommentId, &Option<NotationId>)| {
-            (id, notations::read(outline.comment(id), source, found.unwrap_or(notation)))
+            (id, notations::read(outline.comment(id), source, found.unwrap_or(notation), language.notations))
         };
         let docs = evident.iter().map(read).collect();
         Self { source, language, settings, outline, notation, docs }

@@ -90,9 +90,10 @@ fn detached(asking: &Asking<'_>, findings: &mut Findings<'_>) {
     let comment = asking.file.outline.comment(id);
     let where_to = match comment.carrier {
         Carrier::Docstring => "make it the first statement of the body",
-        Carrier::Block { .. } | Carrier::Lines { .. } => {
-            "move it directly above the declaration, before its annotations"
+        Carrier::Block { .. } | Carrier::Lines { .. } if declaration.span.contains(comment.span) => {
+            "move it above the declaration, before its annotations"
         }
+        Carrier::Block { .. } | Carrier::Lines { .. } => "move it directly above the declaration",
     };
     let message = format!("this comment is not shown to callers of `{}`; {where_to}", declaration.name);
     findings

@@ -149,12 +149,12 @@ impl<'s> Scan<'s> {
     /// Passes over a string; text blocks are closed by three quotes. Nothing when it never ends.
     fn skip_string(&mut self, found: usize) -> Option<()> {
         let rest = &self.text[found..];
-        if rest.starts_with("\"\"\"") {
-            let end = rest[3..].find("\"\"\"")?;
+        if let Some(inner) = rest.strip_prefix("\"\"\"") {
+            let end = inner.find("\"\"\"")?;
             self.at = found + 3 + end + 3;
             return Some(());
         }
-        let before = self.text[..found].as_bytes();
+        let before = &self.bytes[..found];
         let verbatim = before.ends_with(b"@") || before.ends_with(b"@$");
         let mut at = found + 1;
         loop {
@@ -243,7 +243,7 @@ impl<'s> Scan<'s> {
         let inner = &self.text[start..found];
         // Bodies of one statement may be accessors, or constructors that do nothing.
         let plain = self.seen.statements >= 2 && !self.seen.declares && !self.braces.finder.is_match(inner);
-        plain.then(|| Body { inner: start..found, calls: self.seen.calls })
+        plain.then_some(Body { inner: start..found, calls: self.seen.calls })
     }
 }
 

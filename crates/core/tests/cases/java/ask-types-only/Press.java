@@ -1,0 +1,5 @@
+public class Press {
+    public void weigh() {}
+    public int load;
+    public enum Grape { A }
+}

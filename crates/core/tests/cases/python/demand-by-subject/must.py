@@ -1,0 +1,4 @@
+def f(x, y):
+    """Do it."""
+    raise ValueError
+    return 1

@@ -1,0 +1,36 @@
+class Vat:
+    """A vat.
+
+    Parameters
+    ----------
+    volume : float
+        In litres.
+
+    Examples
+    --------
+    >>> Vat(1)
+    """
+
+    def __init__(self, volume, level=0.0, *, label=None):
+        self.volume = volume
+
+    def fill(self, by):
+        """Fill it.
+
+        See Also
+        --------
+        empty : the opposite
+        """
+        if by < 0:
+            raise ValueError
+        return by
+
+    def taste(self):
+        """Taste it.
+
+        Yields
+        ------
+        float
+            Sips.
+        """
+        yield 1.0

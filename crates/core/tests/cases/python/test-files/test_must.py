@@ -1,0 +1,7 @@
+def helper():
+    pass
+
+
+class TestMust:
+    def test_it(self):
+        pass
