@@ -4,8 +4,10 @@ use std::path::{Path, PathBuf};
 
 use anyhow::Context;
 use vinequill_core::languages;
-use vinequill_core::text::nearest;
-use vinequill_project::{Configured, Found, Left, Selection, Unread, configure, find_files};
+use vinequill_core::reading::Parsers;
+use vinequill_core::review::FileReading;
+use vinequill_core::text::{Source, nearest};
+use vinequill_project::{Configured, Decoded, Found, Left, Selection, Unread, configure, decode, find_files};
 
 use crate::exit::{Exit, Failure};
 use crate::options::common::Common;
@@ -66,6 +68,28 @@ impl Session {
         let (files, left, refused) =
             find_files(&project.root, &reviewed, &selection, &project.settings).map_err(Failure::usage)?;
         Ok(Self { project, files, left, refused, cwd: cwd.to_owned() })
+    }
+
+    /// Reads one file from standard input, as if it stood at `path`, and calls `visit` with it.
+    pub(crate) fn with_standard_input<T>(
+        &self,
+        path: &Path,
+        visit: impl Fn(&FileReading<'_>, &Decoded) -> T,
+    ) -> Result<T, Failure> {
+        let mut bytes = Vec::new();
+        std::io::Read::read_to_end(&mut std::io::stdin().lock(), &mut bytes)?;
+        let shown = path.to_string_lossy().replace('\\', "/");
+        let Some(language) = languages::for_file(&shown) else {
+            return Err(Failure::usage(anyhow::anyhow!("{shown}: no language is known by this ending")));
+        };
+        let Some(decoded) = decode(bytes) else {
+            return Err(Failure::usage(anyhow::anyhow!(
+                "{shown}: standard input is binary, not source text"
+            )));
+        };
+        let source = Source::new(&shown, &decoded.text);
+        let reading = FileReading::read(&source, language, &self.project.settings, &mut Parsers::new());
+        Ok(visit(&reading, &decoded))
     }
 
     /// Returns a project path as people type it from the working folder.

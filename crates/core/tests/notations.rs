@@ -110,8 +110,7 @@ fn a_type_field_alone_makes_an_entry() {
 #[test]
 fn at_fields_need_their_colon() {
     let text = "Weigh.\n@param load: in kg\n@type load: int\n@raise ValueError: when\n@decorator\n@keyword unit: of it\n@note: more";
-    let wanted =
-        "Weigh.\nparam load <int>: in kg\nthrows ValueError: when @decorator\nparam unit: of it\nmark note Known\n";
+    let wanted = "Weigh.\nparam load <int>: in kg\nthrows ValueError: when @decorator\nparam unit: of it\nmark note Known\n";
     assert_eq!(told("epytext", text), wanted);
 }
 

@@ -82,7 +82,11 @@ impl Coverage {
     /// Measures and reports.
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
         let session = Session::open(&self.common, &self.paths)?;
-        let results = review_files(&session.files, &session.project.settings, self.common.jobs);
+        let results = match &self.common.stdin_path {
+            Some(path) => vec![Ok(session
+                .with_standard_input(path, |reading, decoded| Reviewed::of(reading, decoded.encoding))?)],
+            None => review_files(&session.files, &session.project.settings, self.common.jobs),
+        };
         let mut files = Vec::new();
         let mut unread = Vec::new();
         for result in results {

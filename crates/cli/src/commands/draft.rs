@@ -20,7 +20,7 @@ use crate::terminal::{self, style, styled};
 #[derive(Debug, Args)]
 pub(crate) struct Draft {
     /// PATH, PATH:LINE, or PATH#Name
-    #[arg(required = true, value_name = "TARGET")]
+    #[arg(required_unless_present = "stdin_path", value_name = "TARGET")]
     targets: Vec<String>,
     /// Write to the files
     #[arg(long, conflicts_with_all = ["print", "check"])]
@@ -70,6 +70,9 @@ struct Outcome {
 impl Draft {
     /// Drafts, and shows or writes what came of it.
     pub(crate) fn run(&self) -> Done {
+        if let Some(path) = &self.common.stdin_path {
+            return self.draft_standard_input(path);
+        }
         let targets: Vec<(PathBuf, Aim)> = self.targets.iter().map(|target| parse_target(target)).collect();
         let paths: Vec<PathBuf> = targets.iter().map(|(path, _)| path.clone()).collect();
         let session = Session::open(&self.common, &paths)?;
@@ -105,6 +108,34 @@ impl Draft {
         }
         let exit = self.deliver(&session, &outcomes)?;
         Ok(exit.max(session.complain(unread.iter())))
+    }
+
+    /// Drafts for a text from standard input; there is no file to write to. A target is then `:LINE` or
+    /// `#Name`.
+    fn draft_standard_input(&self, path: &Path) -> Done {
+        if self.write {
+            return Err(Failure::usage(anyhow::anyhow!(
+                "--write needs files; standard input is shown as a diff"
+            )));
+        }
+        let session = Session::open(&self.common, &[])?;
+        let mut aims: Vec<Aim> = self.targets.iter().map(|target| parse_target(target).1).collect();
+        if aims.is_empty() {
+            aims.push(Aim::All);
+        }
+        let outcome =
+            session.with_standard_input(path, |reading, decoded| self.draft_file(reading, decoded, &aims))?;
+        for remark in &outcome.remarks {
+            terminal::remark(remark);
+        }
+        if self.print {
+            terminal::print(&(outcome.comments.join("\n\n") + "\n"))?;
+        } else {
+            let shown = path.to_string_lossy();
+            terminal::print(&diff(&shown, &outcome.before.text, &outcome.after))?;
+        }
+        let differs = outcome.before.text != outcome.after;
+        Ok(if self.check && differs { Exit::Found } else { Exit::Clean })
     }
 
     fn draft_file(&self, reading: &FileReading<'_>, decoded: &Decoded, aims: &[Aim]) -> Outcome {

@@ -3,7 +3,8 @@
 use std::path::PathBuf;
 
 use clap::{Args, ValueEnum};
-use vinequill_project::visit_files;
+use vinequill_core::review::FileReading;
+use vinequill_project::{Decoded, visit_files};
 
 use crate::exit::Done;
 use crate::options::common::Common;
@@ -15,7 +16,7 @@ use crate::session::Session;
 #[derive(Debug, Args)]
 pub(crate) struct Outline {
     /// Files and folders
-    #[arg(required = true)]
+    #[arg(required_unless_present = "stdin_path")]
     paths: Vec<PathBuf>,
     /// Form of the report
     #[arg(long, value_name = "F", value_enum, num_args = 1)]
@@ -40,15 +41,19 @@ impl Outline {
     /// Shows what files declare.
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
         let session = Session::open(&self.common, &self.paths)?;
-        let results = visit_files(
-            &session.files,
-            &session.project.settings,
-            self.common.jobs,
-            &|reading, decoded, _| {
-                let shown = outline::text(reading, &session.typed_path(reading.source.path()));
-                (outline::file(reading, decoded.encoding), shown)
-            },
-        );
+        let take_down = |reading: &FileReading<'_>, decoded: &Decoded| {
+            let shown = outline::text(reading, &session.typed_path(reading.source.path()));
+            (outline::file(reading, decoded.encoding), shown)
+        };
+        let results = match &self.common.stdin_path {
+            Some(path) => vec![Ok(session.with_standard_input(path, take_down)?)],
+            None => visit_files(
+                &session.files,
+                &session.project.settings,
+                self.common.jobs,
+                &|reading, decoded, _| take_down(reading, decoded),
+            ),
+        };
         let mut files = Vec::new();
         let mut unread = Vec::new();
         for result in results {

@@ -3,14 +3,10 @@
 use std::path::PathBuf;
 
 use clap::{Args, ValueEnum};
-use vinequill_core::languages;
 use vinequill_core::model::{Level, State};
-use vinequill_core::reading::Parsers;
-use vinequill_core::review::FileReading;
-use vinequill_core::text::Source;
-use vinequill_project::{Reviewed, Unread, decode, review_files};
+use vinequill_project::{Reviewed, Unread, review_files};
 
-use crate::exit::{Done, Exit, Failure};
+use crate::exit::{Done, Exit};
 use crate::options::common::{Common, parse_level_word};
 use crate::options::output::{Pair, deliver};
 use crate::report::{self, Totals};
@@ -57,7 +53,8 @@ impl Review {
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
         let session = Session::open(&self.common, &self.paths)?;
         let results = match &self.common.stdin_path {
-            Some(path) => vec![Ok(from_standard_input(&session, path)?)],
+            Some(path) => vec![Ok(session
+                .with_standard_input(path, |reading, decoded| Reviewed::of(reading, decoded.encoding))?)],
             None => review_files(&session.files, &session.project.settings, self.common.jobs),
         };
         self.report(&session, results, pairs)
@@ -135,19 +132,4 @@ impl Format {
     fn of(pair: &Pair) -> Self {
         pair.format.as_deref().and_then(|name| Self::from_str(name, true).ok()).unwrap_or(Self::Text)
     }
-}
-
-fn from_standard_input(session: &Session, path: &std::path::Path) -> Result<Reviewed, Failure> {
-    let mut bytes = Vec::new();
-    std::io::Read::read_to_end(&mut std::io::stdin().lock(), &mut bytes)?;
-    let shown = path.to_string_lossy().replace('\\', "/");
-    let Some(language) = languages::for_file(&shown) else {
-        return Err(Failure::usage(anyhow::anyhow!("{shown}: no language is known by this ending")));
-    };
-    let Some(decoded) = decode(bytes) else {
-        return Err(Failure::usage(anyhow::anyhow!("{shown}: standard input is binary, not source text")));
-    };
-    let source = Source::new(&shown, &decoded.text);
-    let reading = FileReading::read(&source, language, &session.project.settings, &mut Parsers::new());
-    Ok(Reviewed::of(&reading, decoded.encoding))
 }

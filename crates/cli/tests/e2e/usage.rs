@@ -102,3 +102,21 @@ fn a_closed_pipe_ends_it_quietly() {
         .unwrap();
     assert_eq!(String::from_utf8_lossy(&output.stderr), "");
 }
+
+#[test]
+fn every_command_that_reads_source_takes_standard_input() {
+    let workshop = Workshop::new();
+    let input = "/** A. */\npublic class A {\n    public void weigh(int load) {}\n}\n".as_bytes();
+    let stdin = ["--stdin-path", "src/A.java"];
+    let coverage = workshop.run_with_input(&["coverage", "--format", "json", stdin[0], stdin[1]], input);
+    assert!(coverage.out.contains("\"declared\": 2"), "{}{}", coverage.out, coverage.err);
+    let outline = workshop.run_with_input(&["outline", stdin[0], stdin[1]], input);
+    assert!(outline.out.contains("weigh(load: int)"), "{}{}", outline.out, outline.err);
+    let draft = workshop.run_with_input(&["draft", stdin[0], stdin[1]], input);
+    assert!(draft.out.contains("+     * @param load TODO: describe\n"), "{}{}", draft.out, draft.err);
+    let one = workshop.run_with_input(&["draft", "--print", ":3", stdin[0], stdin[1]], input);
+    assert!(one.out.starts_with("/**\n     * TODO: describe\n"), "{}{}", one.out, one.err);
+    assert_eq!(workshop.run_with_input(&["draft", "--write", stdin[0], stdin[1]], input).code, 2);
+    assert_eq!(workshop.run_with_input(&["review", "--stdin-path", "a.xyz"], input).code, 2);
+    assert_eq!(workshop.run_with_input(&["review", stdin[0], stdin[1]], b"\x00\x01").code, 2);
+}
