@@ -31,22 +31,26 @@ pub(super) fn fresh(
         return Ok(Some(Drafted { declaration: id, edits: vec![edit], comment }));
     }
     let (edit, comment) = match file.language.place {
-        CommentPlace::Above => above(file, declaration.span.start, &lines),
+        CommentPlace::Above => above(file, declaration.span.start, &lines)?,
         CommentPlace::FirstInBody => first_in_body(file, declaration.header_end, declaration.span, &lines)?,
     };
     Ok(Some(Drafted { declaration: id, edits: vec![edit], comment }))
 }
 
-fn above(file: &FileReading<'_>, start: u32, lines: &[String]) -> (Edit, String) {
+fn above(file: &FileReading<'_>, start: u32, lines: &[String]) -> Result<(Edit, String), &'static str> {
     let ending = file.source.line_ending();
     let indent = file.source.indent_at(start);
     if is_first_on_line(file, start) {
         let comment = wrap(file.language.carrier, lines, indent, ending);
         let edit =
             Edit { span: Span::at(line_start(file, start)), text: format!("{indent}{comment}{ending}") };
-        return (edit, comment);
+        return Ok((edit, comment));
     }
-    // Other code stands before it on its line: the one-line block form goes between.
+    // Other code stands before it on its line: the one-line block form goes between, where that code ends.
+    let before = file.source.slice(Span::new(line_start(file, start), start)).trim_end();
+    if !before.ends_with(['{', '}', ';', ',', '/']) {
+        return Err("other code stands before it on its line; put it on a line of its own");
+    }
     let block = Carrier::Block { open: "/**", close: "*/" };
     let end = lines.iter().position(String::is_empty).unwrap_or(lines.len());
     let text: Vec<&str> = lines[..end].iter().map(|line| line.trim()).collect();
@@ -56,7 +60,7 @@ fn above(file: &FileReading<'_>, start: u32, lines: &[String]) -> (Edit, String)
         text.first().copied().unwrap_or_default().to_owned()
     };
     let comment = wrap(block, &[first], indent, ending);
-    (Edit { span: Span::at(start), text: format!("{comment} ") }, comment)
+    Ok((Edit { span: Span::at(start), text: format!("{comment} ") }, comment))
 }
 
 fn first_in_body(
