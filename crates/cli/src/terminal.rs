@@ -51,10 +51,11 @@ pub(crate) fn is_watched() -> bool {
     std::io::stdout().is_terminal()
 }
 
-/// Returns the width of lines: the terminal's, at most 100, or 80.
+/// Returns the width of lines: what `COLUMNS` says, else the terminal's, at most 100; 80 in a pipe.
 pub(crate) fn width() -> usize {
-    let columns = std::env::var("COLUMNS").ok().and_then(|columns| columns.parse::<usize>().ok());
-    columns.filter(|&columns| columns >= 40).unwrap_or(80).min(100)
+    let asked = std::env::var("COLUMNS").ok().and_then(|columns| columns.parse::<usize>().ok());
+    let found = || terminal_size::terminal_size_of(std::io::stdout()).map(|(width, _)| usize::from(width.0));
+    asked.or_else(found).unwrap_or(80).clamp(40, 100)
 }
 
 /// Writes text with styles to standard output; they are taken out where colour is off.

@@ -12,6 +12,9 @@ use vinequill_project::Reviewed;
 use super::View;
 use crate::terminal::{style, styled, width};
 
+/// Columns of the words that open the closing lines.
+const HEAD: usize = 16;
+
 /// More findings than this are summed up on a terminal.
 const MANY: usize = 50;
 
@@ -193,7 +196,7 @@ fn closing(view: &View<'_>, shown: usize) -> String {
         let hidden = if level == Level::Note && !view.notes { " (--notes shows them)" } else { "" };
         let head = plural_u64(count, level.as_str());
         out.push_str(&wrapped(
-            &styled(level_style(level), &format!("{head:<13}")),
+            &styled(level_style(level), &format!("{head:<HEAD$}")),
             &format!("{}{hidden}", rules.join(", ")),
         ));
     }
@@ -204,15 +207,19 @@ fn closing(view: &View<'_>, shown: usize) -> String {
         0 => String::new(),
         count => format!(", {count} excused"),
     };
-    let _ = writeln!(out, "{}", wrapped("reviewed     ", &format!("{checked}{excused}")).trim_end());
+    let _ = writeln!(
+        out,
+        "{}",
+        wrapped(&format!("{:<HEAD$}", "reviewed"), &format!("{checked}{excused}")).trim_end()
+    );
     if !view.left_out.is_empty() {
-        let _ = writeln!(out, "not reviewed {}", view.left_out);
+        let _ = writeln!(out, "{:<HEAD$}{}", "not reviewed", view.left_out);
     }
     if shown > 0 {
         let rule = totals.by_rule.iter().max_by_key(|((_, level), count)| (*level, **count));
         let rule = rule.map_or("", |((rule, _), _)| rule.as_str());
         let missing = totals.by_rule.keys().any(|(rule, _)| rule.as_str().ends_with(".missing"));
-        let _ = writeln!(out, "next         vinequill rules {rule} says what that rule means");
+        let _ = writeln!(out, "{:<HEAD$}vinequill rules {rule} says what that rule means", "next");
         if missing {
             let _ =
                 writeln!(out, "             vinequill draft PATH shows what is missing as a diff to fill in");
@@ -229,17 +236,18 @@ const fn level_style(level: Level) -> anstyle::Style {
     }
 }
 
-/// Breaks a list at spaces so that it stays within the width, behind a head of 13 columns.
+/// Breaks a list at spaces so that it stays within the width, behind a head of its own column.
 fn wrapped(head: &str, list: &str) -> String {
     let mut out = head.to_owned();
-    let mut column = 13;
+    let mut column = HEAD;
     for (at, word) in list.split(", ").enumerate() {
         let length = word.chars().count() + 2;
         if at > 0 {
             out.push(',');
             if column + length > width() {
-                out.push_str("\n             ");
-                column = 13;
+                out.push('\n');
+                out.push_str(&" ".repeat(HEAD));
+                column = HEAD;
             } else {
                 out.push(' ');
             }

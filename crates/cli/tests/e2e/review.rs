@@ -8,7 +8,7 @@ use crate::workshop::{CLEAN, FAULTY, Workshop};
 fn a_clean_project_is_exit_0() {
     let ran = Workshop::with(&[("Scale.java", CLEAN)]).run(&["review"]);
     assert_eq!(ran.code, 0, "{}", ran.err);
-    assert_eq!(ran.out, "nothing to complain of\nreviewed     2 declarations in 1 file\n");
+    assert_eq!(ran.out, "nothing to complain of\nreviewed        2 declarations in 1 file\n");
 }
 
 #[test]
@@ -26,7 +26,7 @@ error[param.unknown]: `@param laod` names no parameter; did you mean `load`?
   ╰╴                             ──── the parameter is `load`
 ";
     assert!(ran.out.contains(wanted), "{}", ran.out);
-    assert!(ran.out.contains("1 error      param.unknown 1\n"), "{}", ran.out);
+    assert!(ran.out.contains("1 error         param.unknown 1\n"), "{}", ran.out);
     assert!(!ran.out.contains('\u{1b}'), "no colour in a pipe");
 }
 
@@ -118,7 +118,7 @@ fn notes_are_counted_and_shown_on_request() {
     let workshop = Workshop::with(&[("a.py", text)]);
     let ran = workshop.run(&["review"]);
     assert_eq!(ran.code, 0);
-    assert!(ran.out.contains("1 note       param.echo 1 (--notes shows them)"), "{}", ran.out);
+    assert!(ran.out.contains("1 note          param.echo 1 (--notes shows them)"), "{}", ran.out);
     assert!(workshop.run(&["review", "--notes"]).out.contains("note[param.echo]"));
 }
 
@@ -129,6 +129,8 @@ fn surface_and_demand_are_options() {
     assert_eq!(workshop.run(&["review"]).code, 0);
     assert!(workshop.run(&["review", "--surface", "package"]).out.contains("comment.missing"));
     assert!(workshop.run(&["review", "--demand", "always"]).out.contains("param.missing"));
+    workshop.write("A.java", b"/** A. */\npublic class A<T> {}\n");
+    assert!(workshop.run(&["review", "--demand", "always"]).out.contains("typeparam.missing"));
 }
 
 #[test]
@@ -144,7 +146,7 @@ fn what_is_vendored_generated_or_excluded_is_left_out_and_counted() {
     ]);
     let ran = workshop.run(&["review"]);
     assert_eq!(ran.code, 0, "{}", ran.out);
-    assert!(ran.out.contains("not reviewed 1 vendored, 1 generated, 1 excluded\n"), "{}", ran.out);
+    assert!(ran.out.contains("not reviewed    1 vendored, 1 generated, 1 excluded\n"), "{}", ran.out);
     assert_eq!(workshop.run(&["review", "--include", "vendor/**"]).code, 1);
 }
 

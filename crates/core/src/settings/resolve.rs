@@ -2,9 +2,9 @@
 
 use std::collections::BTreeMap;
 
+use super::ConfigError;
 use super::config::{Ask, Config, LanguageConfig};
 use super::levels::{LevelSetting, level_of};
-use super::{ConfigError, DemandConfig};
 use crate::model::{Excuse, LanguageId, Level, NotationId, RuleId, Surface};
 use crate::reading::{Demand, Language, Owe};
 use crate::text::{is_wordless, nearest};
@@ -144,7 +144,7 @@ fn language_settings(
 ) -> Result<LanguageSettings, ConfigError> {
     check_patterns(own.rules.keys().map(String::as_str), known)?;
     let demand = match (overrides.demand, own.demand) {
-        (Some(owe), _) => DemandConfig::All(owe).over(language.demand),
+        (Some(owe), _) => Demand::all(owe),
         (None, Some(demand)) => demand.over(language.demand),
         (None, None) => language.demand,
     };

@@ -187,6 +187,7 @@ fn apply_decorators(declaration: &mut Declaration, decorators: &Decorators) {
 fn take_body(walk: &mut Walk<'_, Python>, body: Node<'_>, declaration: &mut Declaration) {
     if let Some(doc) = docstring::take(walk, body) {
         declaration.comment = Attached { doc: Some(doc), misplaced: None };
+        declaration.computed_comment |= docstring::is_filled_in(walk, doc);
     } else if let Some(late) = late_docstring(walk, body) {
         let id = docstring::take_string(walk, late);
         declaration.comment = Attached { doc: None, misplaced: Some(Misplaced::Detached(id)) };
@@ -290,6 +291,7 @@ pub(super) fn class<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: Node
     if let Some(body) = walk.field(node, kinds::BODY) {
         if let Some(doc) = docstring::take(walk, body) {
             declaration.comment = Attached { doc: Some(doc), misplaced: None };
+            declaration.computed_comment |= docstring::is_filled_in(walk, doc);
         }
         if decorators.is_data_class() || declaration.supertypes.iter().any(|base| base == "NamedTuple") {
             declaration.signature.parameters = data_fields(walk, body);

@@ -75,6 +75,20 @@ fn content_lines(walk: &Walk<'_, Python>, string: Node<'_>) -> Vec<Span> {
     lines
 }
 
+/// Tells whether a docstring has lines that code fills in: `%(parameters)s`, `{parameters}`, `$parameters`
+/// on lines of their own.
+pub(super) fn is_filled_in(walk: &Walk<'_, Python>, comment: CommentId) -> bool {
+    walk.outline.comment(comment).lines.iter().any(|&line| {
+        let text = walk.source.slice(line).trim();
+        let inner = text
+            .strip_prefix("%(")
+            .and_then(|rest| rest.strip_suffix(")s"))
+            .or_else(|| text.strip_prefix('{').and_then(|rest| rest.strip_suffix('}')))
+            .or_else(|| text.strip_prefix('$'));
+        inner.is_some_and(|name| !name.is_empty() && name.chars().all(|c| c.is_alphanumeric() || c == '_'))
+    })
+}
+
 /// Tells whether a node of the tree is a statement that is a docstring.
 pub(super) fn is_docstring(table: &Table<Python>, node: Node<'_>) -> bool {
     if table.ask(node) != Some(Python::ExpressionStatement) || node.named_child_count() != 1 {
