@@ -13,7 +13,7 @@ pub enum Match {
     Again(usize, usize),
     /// Most likely the parameter at this place, under another name.
     Renamed(usize),
-    /// Part of a parameter: a key of a collector, or what follows a dot.
+    /// No parameter by itself: a key of a collector, what follows a dot, or the receiver.
     Part,
     /// Nothing of the signature.
     Unknown,
@@ -65,8 +65,14 @@ pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
     let types: Vec<Slot<'_>> =
         signature.type_parameters.iter().map(|parameter| Slot::Named(&parameter.name, false)).collect();
     Pairing {
-        params: side(doc, EntryKind::Param, &parameters, signature.has_collector()),
-        typeparams: side(doc, EntryKind::TypeParam, &types, false),
+        params: side(
+            doc,
+            EntryKind::Param,
+            &parameters,
+            signature.receiver.as_ref(),
+            signature.has_collector(),
+        ),
+        typeparams: side(doc, EntryKind::TypeParam, &types, None, false),
     }
 }
 
@@ -77,7 +83,13 @@ enum Slot<'a> {
     Nameless,
 }
 
-fn side(doc: &DocComment, kind: EntryKind, slots: &[Slot<'_>], collector: bool) -> Side {
+fn side(
+    doc: &DocComment,
+    kind: EntryKind,
+    slots: &[Slot<'_>],
+    receiver: Option<&Name>,
+    collector: bool,
+) -> Side {
     let mut out = Side { names: Vec::new(), entry_of: vec![None; slots.len()], has_keys: false };
     let entries = doc.entries.iter().enumerate().filter(|(_, entry)| entry.kind == kind);
     for (entry, name, found) in
@@ -94,6 +106,7 @@ fn side(doc: &DocComment, kind: EntryKind, slots: &[Slot<'_>], collector: bool) 
                     Match::Is(at)
                 }
             },
+            None if receiver.is_some_and(|receiver| *receiver == found.name) => Match::Part,
             None => Match::Unknown,
         };
         out.names.push(PairedName { entry, name, is });

@@ -331,3 +331,19 @@ fn left_out_bodies_change_nothing_that_is_found() {
         "a constructor that does something is no empty one"
     );
 }
+
+/// Tests of languages declare one name dozens of times over, each time with other supertypes; a search that
+/// went down every way through them would not come to its end.
+#[test]
+fn names_declared_many_times_are_each_looked_at_once() {
+    let mut text = String::new();
+    for name in ["Upper", "Middle", "Lower"].iter().cycle().take(180) {
+        text += &format!(
+            "class {name}(Upper, Middle, Lower):\n    def weigh(self, lot):\n        return lot\n\n"
+        );
+    }
+    text += "class Lonely(Upper):\n    def taste(self, lot):\n        return lot\n";
+    let report = testing::review_text("example.py", &text, "");
+    assert!(report.contains("`taste`"), "{report}");
+    assert!(report.lines().all(|line| !line.contains("weigh")), "{report}");
+}

@@ -175,18 +175,23 @@ impl<'a> Kinship<'a> {
         Self { types, members }
     }
 
-    /// Tells whether a supertype of `owner` in this file has a member like this one.
-    fn inherits(&self, outline: &Outline, owner: DeclId, member: &Declaration, depth: usize) -> bool {
-        let key = |owner| (owner, member.name.as_str(), member.kind, member.signature.parameters.len());
-        // Deeper chains are cycles in broken code.
-        depth < 16
-            && outline.declaration(owner).supertypes.iter().any(|name| {
-                self.types.get(name.as_str()).into_iter().flatten().any(|&supertype| {
-                    supertype != owner
-                        && (self.members.contains(&key(supertype))
-                            || self.inherits(outline, supertype, member, depth + 1))
-                })
-            })
+    /// Tells whether a supertype of `owner` in this file, however far up, has a member like this one.
+    ///
+    /// Each name is looked at once: a file may declare one name many times, and broken code has cycles.
+    fn inherits(&self, outline: &'a Outline, owner: DeclId, member: &Declaration) -> bool {
+        let supertypes = |id| outline.declaration(id).supertypes.iter().map(|name| name.as_str());
+        let mut open: Vec<&str> = supertypes(owner).collect();
+        let mut seen: HashSet<&str> = open.iter().copied().collect();
+        while let Some(name) = open.pop() {
+            for &supertype in self.types.get(name).into_iter().flatten().filter(|&&id| id != owner) {
+                let arity = member.signature.parameters.len();
+                if self.members.contains(&(supertype, member.name.as_str(), member.kind, arity)) {
+                    return true;
+                }
+                open.extend(supertypes(supertype).filter(|name| seen.insert(name)));
+            }
+        }
+        false
     }
 }
 
@@ -207,5 +212,5 @@ fn is_override(file: &FileReading<'_>, kinship: &Kinship<'_>, declaration: &Decl
             && parameters == arity
             && (supertype.is_empty() || owner.supertypes.iter().any(|found| found == supertype))
     });
-    well_known || kinship.inherits(&file.outline, id, declaration, 0)
+    well_known || kinship.inherits(&file.outline, id, declaration)
 }

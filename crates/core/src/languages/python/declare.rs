@@ -47,15 +47,19 @@ impl Decorators {
     }
 
     fn is_data_class(&self) -> bool {
-        self.names.iter().any(|name| {
-            matches!(
-                name.as_str(),
-                "dataclass" | "dataclasses.dataclass" | "attr.s" | "attr.attrs" | "attrs.define"
-            ) || matches!(
-                name.as_str(),
-                "define" | "frozen" | "attr.dataclass" | "attrs.frozen" | "attr.define"
-            )
-        })
+        self.is_attrs()
+            || self.names.iter().any(|name| matches!(name.as_str(), "dataclass" | "dataclasses.dataclass"))
+    }
+
+    /// A class of the `attrs` library, under any of the names it has for that.
+    fn is_attrs(&self) -> bool {
+        let spelt = |name: &str| {
+            let (library, made) = name.rsplit_once('.').unwrap_or(("attr", name));
+            matches!(library, "attr" | "attrs")
+                && (matches!(made, "define" | "frozen" | "mutable" | "attrs")
+                    || (name.contains('.') && matches!(made, "s" | "dataclass")))
+        };
+        self.names.iter().any(|name| spelt(name))
     }
 
     /// Tells whether a decorator is not known to leave the docstring alone: its name speaks of docs.
@@ -143,8 +147,10 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: N
         exempt = true;
     }
     let receiver = in_class && !decorators.has("staticmethod");
+    let (receiver, parameters) = parameters(walk, node, receiver);
     declaration.signature = Signature {
-        parameters: parameters(walk, node, receiver),
+        receiver,
+        parameters,
         type_parameters: type_parameters(walk, node),
         returns: Returns { exempt, ..returns(walk, node, constructor && !makes) },
         ..Signature::default()
@@ -294,7 +300,7 @@ pub(super) fn class<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: Node
             declaration.computed_comment |= docstring::is_filled_in(walk, doc);
         }
         if decorators.is_data_class() || declaration.supertypes.iter().any(|base| base == "NamedTuple") {
-            declaration.signature.parameters = data_fields(walk, body);
+            declaration.signature.parameters = data_fields(walk, body, decorators.is_attrs());
             declaration.construction = Construction::Fields;
         }
     }
@@ -322,7 +328,7 @@ pub(super) fn assignment<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
     let mut declaration = Declaration::new(Kind::Function, Name::new(name), walk.span(left), walk.span(node));
     declaration.surface = surface_of(walk, name);
     declaration.unasked = true;
-    declaration.signature.parameters = parameters(walk, right, false);
+    declaration.signature.parameters = parameters(walk, right, false).1;
     declaration.body = Body::Present;
     declaration.signature.hidden = true;
     walk.declare(declaration);

@@ -8,21 +8,30 @@ use crate::model::{Name, ParamName, Parameter, TypeParameter, Variadic};
 use crate::reading::Walk;
 use crate::text::Span;
 
-/// Reads the parameters of a function or lambda; the first of a method is its receiver.
-pub(super) fn parameters(walk: &Walk<'_, Python>, node: Node<'_>, receiver: bool) -> Vec<Parameter> {
-    let Some(list) = walk.field(node, kinds::PARAMETERS) else { return Vec::new() };
-    let mut out = Vec::new();
+/// How a field of an `attrs` class is made.
+const MAKES_FIELD: [&str; 6] =
+    ["attr.ib(", "attr.attrib(", "attrib(", "attr.field(", "attrs.field(", "field("];
+
+/// Reads the parameters of a function or lambda, and before them the receiver, the first of a method.
+pub(super) fn parameters(
+    walk: &Walk<'_, Python>,
+    node: Node<'_>,
+    receiver: bool,
+) -> (Option<Name>, Vec<Parameter>) {
+    let Some(list) = walk.field(node, kinds::PARAMETERS) else { return (None, Vec::new()) };
+    let (mut found, mut out) = (None, Vec::new());
     let mut expects_receiver = receiver;
     for child in walk.children(list) {
         let Some(parameter) = parameter(walk, child) else { continue };
         if expects_receiver && parameter.variadic == Variadic::No {
             expects_receiver = false;
+            found = parameter.named().cloned();
             continue;
         }
         expects_receiver = false;
         out.push(parameter);
     }
-    out
+    (found, out)
 }
 
 fn parameter(walk: &Walk<'_, Python>, node: Node<'_>) -> Option<Parameter> {
@@ -70,8 +79,11 @@ pub(super) fn type_parameters(walk: &Walk<'_, Python>, node: Node<'_>) -> Vec<Ty
     names.collect()
 }
 
-/// Reads the annotated fields of a data class, which are its constructor's parameters.
-pub(super) fn data_fields(walk: &Walk<'_, Python>, body: Node<'_>) -> Vec<Parameter> {
+/// Reads the fields of a data class, which are its constructor's parameters: the annotated ones.
+///
+/// With `attrs`, fields that are made by a call need no annotation, and the constructor takes them without
+/// their leading underscores.
+pub(super) fn data_fields(walk: &Walk<'_, Python>, body: Node<'_>, attrs: bool) -> Vec<Parameter> {
     let mut out = Vec::new();
     for statement in walk.children(body) {
         if walk.kind(statement) != Some(Python::ExpressionStatement)
@@ -83,25 +95,26 @@ pub(super) fn data_fields(walk: &Walk<'_, Python>, body: Node<'_>) -> Vec<Parame
         if walk.kind(assignment) != Some(Python::Assignment) {
             continue;
         }
-        let (Some(left), Some(ty)) =
-            (walk.field(assignment, kinds::LEFT), walk.field(assignment, kinds::TYPE))
-        else {
-            continue;
-        };
-        let value = walk.field(assignment, kinds::RIGHT);
-        let written = walk.text(ty);
-        let left_out = value.is_some_and(|value| walk.text(value).replace(' ', "").contains("init=False"));
-        if walk.kind(left) != Some(Python::Identifier) || written.contains("ClassVar") || left_out {
+        let Some(left) = walk.field(assignment, kinds::LEFT) else { continue };
+        let (ty, value) = (walk.field(assignment, kinds::TYPE), walk.field(assignment, kinds::RIGHT));
+        let written = value.map_or("", |value| walk.text(value));
+        let made = attrs && MAKES_FIELD.iter().any(|call| written.starts_with(call));
+        let constant = ty.map_or(!made, |ty| walk.text(ty).contains("ClassVar"));
+        let left_out = written.replace(' ', "").contains("init=False");
+        if walk.kind(left) != Some(Python::Identifier) || constant || left_out {
             continue;
         }
+        let text = walk.text(left);
+        let name = if attrs { text.trim_start_matches('_') } else { text };
+        let default = value.filter(|_| !made || ["default=", "factory="].iter().any(|d| written.contains(d)));
         out.push(Parameter {
-            name: ParamName::Named(Name::new(walk.text(left))),
+            name: ParamName::Named(Name::new(name)),
             span: walk.span(left),
-            ty: Some(walk.span(ty)),
-            default: value.map(|value| walk.span(value)),
-            optional: value.is_some(),
+            ty: ty.map(|ty| walk.span(ty)),
+            default: default.map(|value| walk.span(value)),
+            optional: default.is_some(),
             variadic: Variadic::No,
-            exempt: walk.text(left).starts_with('_'),
+            exempt: text.starts_with('_'),
         });
     }
     out

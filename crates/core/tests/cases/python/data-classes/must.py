@@ -15,3 +15,21 @@ class Sample:
     """Attribute string."""
     count: ClassVar[int] = 0
     _cache: dict = field(init=False)
+
+
+@attr.s(frozen=True)
+class Barrel:
+    """A barrel.
+
+    Args:
+        cellar: where it lies
+        oak: where the oak grew
+        year: when it was made
+        staves: how many
+    """
+
+    cellar = attr.ib()
+    _oak: str = attr.ib(default="here")
+    year = attr.ib(factory=int)
+    hoops = attr.ib(init=False)
+    COUNT = 12

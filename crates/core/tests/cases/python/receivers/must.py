@@ -20,3 +20,11 @@ class Must:
         Args:
             self: an ordinary parameter here
         """
+
+    def rest(self, nights):
+        """Let it rest.
+
+        Args:
+            self: the must
+            nights: how many
+        """
