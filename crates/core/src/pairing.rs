@@ -70,7 +70,7 @@ pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
             EntryKind::Param,
             &parameters,
             signature.receiver.as_ref(),
-            signature.has_collector(),
+            signature.has_collector() || signature.value_may_be_called,
         ),
         typeparams: side(doc, EntryKind::TypeParam, &types, None, false),
     }

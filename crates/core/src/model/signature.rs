@@ -161,6 +161,8 @@ pub struct Thrown {
 /// What a callable takes, gives back and throws.
 #[derive(Clone, Debug, PartialEq, Eq, Default)]
 pub struct Signature {
+    /// A property whose value, of no written type, may be called: its comment may describe what that takes.
+    pub value_may_be_called: bool,
     /// The receiver, where it stands among the parameters: an entry for it is accepted, never asked for.
     pub receiver: Option<Name>,
     /// In order; receivers left out.

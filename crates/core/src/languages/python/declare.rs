@@ -155,6 +155,8 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: N
         returns: Returns { exempt, ..returns(walk, node, constructor && !makes) },
         ..Signature::default()
     };
+    let signature = &mut declaration.signature;
+    signature.value_may_be_called = declaration.kind == Kind::Property && signature.returns.ty.is_none();
     apply_decorators(&mut declaration, &decorators);
     let dunder = declaration.name.as_str().starts_with("__") && declaration.name.as_str().ends_with("__");
     // What special methods mean is fixed by the language: they are checked and never asked for.
