@@ -21,16 +21,19 @@ pub fn settings(config: &str) -> Settings {
     crate::settle(&config, &Overrides::default()).expect("the test's configuration names what there is")
 }
 
+fn read<'a>(source: &'a Source, settings: &'a Settings) -> FileReading<'a> {
+    let language = languages::for_file(source.path()).expect("a language has this ending");
+    FileReading::read(source, language, settings, &mut Parsers::new())
+}
+
 /// Reviews a text and returns its findings, one a line: place, level, rule, subject, message.
 ///
 /// # Panics
 /// When no language has the path's ending.
 #[must_use]
 pub fn review_text(path: &str, text: &str, config: &str) -> String {
-    let settings = settings(config);
-    let source = Source::new(path, text);
-    let language = languages::for_file(path).expect("a language has this ending");
-    let file = FileReading::read(&source, language, &settings, &mut Parsers::new());
+    let (settings, source) = (settings(config), Source::new(path, text));
+    let file = read(&source, &settings);
     let mut out = String::new();
     for finding in review::review(&file).findings {
         let at = source.position(finding.raw.span.start);
@@ -55,10 +58,8 @@ pub fn review_text(path: &str, text: &str, config: &str) -> String {
 /// When no language has the path's ending.
 #[must_use]
 pub fn outline_text(path: &str, text: &str) -> String {
-    let settings = settings("");
-    let source = Source::new(path, text);
-    let language = languages::for_file(path).expect("a language has this ending");
-    let file = FileReading::read(&source, language, &settings, &mut Parsers::new());
+    let (settings, source) = (settings(""), Source::new(path, text));
+    let file = read(&source, &settings);
     let standings = Standings::of(&file);
     let mut out = String::new();
     for id in file.outline.ids() {
@@ -145,10 +146,8 @@ fn signature(source: &Source, declaration: &Declaration) -> String {
 /// When no language has the path's ending, or the edits do not fit together.
 #[must_use]
 pub fn draft_text(path: &str, text: &str, config: &str) -> String {
-    let settings = settings(config);
-    let source = Source::new(path, text);
-    let language = languages::for_file(path).expect("a language has this ending");
-    let file = FileReading::read(&source, language, &settings, &mut Parsers::new());
+    let (settings, source) = (settings(config), Source::new(path, text));
+    let file = read(&source, &settings);
     let drafts = draft::draft_file(&file, Only::Both);
     let edits = drafts.drafted.into_iter().flat_map(|drafted| drafted.edits).collect();
     Edits::new(edits).and_then(|edits| edits.apply(text)).expect("edits of different comments are disjoint")
