@@ -222,7 +222,7 @@ fn closing(view: &View<'_>, shown: usize) -> String {
         let _ = writeln!(out, "{:<HEAD$}vinequill rules {rule} says what that rule means", "next");
         if missing {
             let _ =
-                writeln!(out, "             vinequill draft PATH shows what is missing as a diff to fill in");
+                writeln!(out, "{:<HEAD$}vinequill draft PATH shows what is missing as a diff to fill in", "");
         }
     }
     out

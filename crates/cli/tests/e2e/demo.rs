@@ -45,3 +45,11 @@ fn drafting_the_demo_leaves_only_placeholders_to_fill_in() {
         report.lines().filter(|line| line.contains(".missing:") || line.contains("comment.empty:")).collect();
     assert!(missing.is_empty(), "{missing:?}");
 }
+
+#[test]
+fn what_to_do_next_stands_in_one_column() {
+    let ran = Workshop::new().run(&["demo"]);
+    let column = |text: &str| ran.out.lines().find_map(|line| line.find(text));
+    let rules = column("vinequill rules ");
+    assert!(rules.is_some() && rules == column("vinequill draft PATH"), "{}", ran.out);
+}
