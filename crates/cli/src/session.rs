@@ -7,7 +7,9 @@ use vinequill_core::languages;
 use vinequill_core::reading::Parsers;
 use vinequill_core::review::FileReading;
 use vinequill_core::text::{Source, nearest};
-use vinequill_project::{Configured, Decoded, Found, Left, Selection, Unread, configure, decode, find_files};
+use vinequill_project::{
+    Configured, Decoded, Found, Left, Reviewed, Selection, Unread, configure, decode, find_files, visit_files,
+};
 
 use crate::exit::{Exit, Failure};
 use crate::options::common::Common;
@@ -25,6 +27,21 @@ pub(crate) struct Session {
     refused: Vec<String>,
     /// The working folder.
     cwd: PathBuf,
+}
+
+/// What came of reading files.
+pub(crate) struct Visited<T> {
+    /// One result for each file that was read, in their order.
+    pub(crate) files: Vec<T>,
+    /// The others.
+    pub(crate) unread: Vec<Unread>,
+}
+
+impl<T> Visited<T> {
+    /// Counts the files that turned out to be generated.
+    pub(crate) fn generated(&self) -> u64 {
+        self.unread.iter().map(|unread| u64::from(matches!(unread, Unread::Generated))).sum()
+    }
 }
 
 impl Session {
@@ -68,6 +85,35 @@ impl Session {
         let (files, left, refused) =
             find_files(&project.root, &reviewed, &selection, &project.settings).map_err(Failure::usage)?;
         Ok(Self { project, files, left, refused, cwd: cwd.to_owned() })
+    }
+
+    /// Reads the files, or standard input where that is asked for, and calls `visit` with each.
+    pub(crate) fn visit<T: Send>(
+        &self,
+        common: &Common,
+        visit: impl Fn(&FileReading<'_>, &Decoded) -> T + Sync,
+    ) -> Result<Visited<T>, Failure> {
+        let mut out = Visited { files: Vec::new(), unread: Vec::new() };
+        if let Some(path) = &common.stdin_path {
+            out.files.push(self.with_standard_input(path, visit)?);
+            return Ok(out);
+        }
+        let results =
+            visit_files(&self.files, &self.project.settings, common.jobs, &|reading, decoded, _| {
+                visit(reading, decoded)
+            });
+        for result in results {
+            match result {
+                Ok(file) => out.files.push(file),
+                Err(error) => out.unread.push(error),
+            }
+        }
+        Ok(out)
+    }
+
+    /// Reviews the files, or standard input where that is asked for.
+    pub(crate) fn review(&self, common: &Common) -> Result<Visited<Reviewed>, Failure> {
+        self.visit(common, |reading, decoded| Reviewed::of(reading, decoded.encoding))
     }
 
     /// Reads one file from standard input, as if it stood at `path`, and calls `visit` with it.

@@ -1,7 +1,7 @@
 //! Proves that a change touches nothing but comments: the tokens of the code stay identical.
 
 use crate::reading::{Language, Parsers};
-use crate::text::Source;
+use crate::text::{Source, narrow};
 
 /// A change that would touch more than comments.
 #[derive(Debug, Clone, PartialEq, Eq, thiserror::Error)]
@@ -33,5 +33,5 @@ pub fn only_comments_changed(
         None => old.len().min(new.len()),
     };
     let offset = old.get(at).map_or(before.text().len(), |token| token.span.start as usize);
-    Err(CodeChanged { line: before.line(u32::try_from(offset).unwrap_or(u32::MAX)) })
+    Err(CodeChanged { line: before.line(narrow(offset)) })
 }

@@ -5,7 +5,7 @@ use std::path::PathBuf;
 
 use clap::{Args, ValueEnum};
 use vinequill_core::coverage::{Counts, permille};
-use vinequill_project::{Reviewed, Unread, review_files};
+use vinequill_project::Reviewed;
 
 use crate::exit::{Done, Exit, Failure};
 use crate::options::common::Common;
@@ -82,33 +82,17 @@ impl Coverage {
     /// Measures and reports.
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
         let session = Session::open(&self.common, &self.paths)?;
-        let results = match &self.common.stdin_path {
-            Some(path) => vec![Ok(session
-                .with_standard_input(path, |reading, decoded| Reviewed::of(reading, decoded.encoding))?)],
-            None => review_files(&session.files, &session.project.settings, self.common.jobs),
-        };
-        let mut files = Vec::new();
-        let mut unread = Vec::new();
-        for result in results {
-            match result {
-                Ok(file) => files.push(file),
-                Err(error) => unread.push(error),
-            }
-        }
-        let (total, groups) = group(&files, self.by, &session);
-        let generated = unread.iter().filter(|unread| matches!(unread, Unread::Generated)).count();
-        let left = session.left_out(u64::try_from(generated).unwrap_or(u64::MAX));
+        let visited = session.review(&self.common)?;
+        let (total, groups) = group(&visited.files, self.by, &session);
+        let left = session.left_out(visited.generated());
         for pair in pairs {
-            let json =
-                pair.format.as_deref().is_some_and(|name| Format::from_str(name, true) == Ok(Format::Json));
-            let text = if json {
-                report::json::coverage(total, self.by.as_str(), &groups)
-            } else {
-                report::coverage::render(total, self.by, &groups, &left)
+            let text = match pair.format_as() {
+                Some(Format::Json) => report::json::coverage(total, self.by.as_str(), &groups),
+                Some(Format::Text) | None => report::coverage::render(total, self.by, &groups, &left),
             };
             deliver(pair.file.as_deref(), &text)?;
         }
-        let exit = session.complain(unread.iter());
+        let exit = session.complain(visited.unread.iter());
         Ok(exit.max(self.floors(&session, total)?))
     }
 

@@ -5,7 +5,6 @@ use std::path::PathBuf;
 use anyhow::Context;
 use clap::Args;
 use include_dir::{Dir, include_dir};
-use vinequill_project::review_files;
 
 use super::review::Review;
 use crate::exit::{Done, Exit, Failure};
@@ -44,9 +43,10 @@ impl Demo {
             .with_context(|| format!("cannot write to {}", dir.display()))
             .map_err(Failure::Io)?;
         let dir = std::fs::canonicalize(&dir)?;
-        let session = Session::open_in(&Common::default(), &[PathBuf::from(".")], &dir)?;
-        let results = review_files(&session.files, &session.project.settings, 0);
-        Review::for_demo().report(&session, results, pairs)?;
+        let common = Common::default();
+        let session = Session::open_in(&common, &[PathBuf::from(".")], &dir)?;
+        let visited = session.review(&common)?;
+        Review::for_demo().report(&session, &visited, pairs)?;
         if let Some(kept) = &self.dir {
             let remark =
                 format!("the demo is in {}; try: cd {} && vinequill draft .", kept.display(), kept.display());

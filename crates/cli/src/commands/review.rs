@@ -4,13 +4,13 @@ use std::path::PathBuf;
 
 use clap::{Args, ValueEnum};
 use vinequill_core::model::{Level, State};
-use vinequill_project::{Reviewed, Unread, review_files};
+use vinequill_project::Reviewed;
 
 use crate::exit::{Done, Exit};
 use crate::options::common::{Common, parse_level_word};
 use crate::options::output::{Pair, deliver};
 use crate::report::{self, Totals};
-use crate::session::Session;
+use crate::session::{Session, Visited};
 use crate::terminal;
 
 /// Options of `review`.
@@ -52,12 +52,8 @@ impl Review {
     /// Reviews and reports.
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
         let session = Session::open(&self.common, &self.paths)?;
-        let results = match &self.common.stdin_path {
-            Some(path) => vec![Ok(session
-                .with_standard_input(path, |reading, decoded| Reviewed::of(reading, decoded.encoding))?)],
-            None => review_files(&session.files, &session.project.settings, self.common.jobs),
-        };
-        self.report(&session, results, pairs)
+        let visited = session.review(&self.common)?;
+        self.report(&session, &visited, pairs)
     }
 
     /// Reviews the files of a session, as the demo does.
@@ -74,31 +70,23 @@ impl Review {
     }
 
     /// Reports what a review found.
-    pub(crate) fn report(
-        &self,
-        session: &Session,
-        results: Vec<Result<Reviewed, Unread>>,
-        pairs: &[Pair],
-    ) -> Done {
-        let (files, unread): (Vec<_>, Vec<_>) = results.into_iter().partition(Result::is_ok);
-        let files: Vec<Reviewed> = files.into_iter().filter_map(Result::ok).collect();
-        let unread: Vec<Unread> = unread.into_iter().filter_map(Result::err).collect();
-        let generated = unread.iter().filter(|unread| matches!(unread, Unread::Generated)).count();
-        let totals = Totals::of(&files);
+    pub(crate) fn report(&self, session: &Session, visited: &Visited<Reviewed>, pairs: &[Pair]) -> Done {
+        let Visited { files, unread } = visited;
+        let totals = Totals::of(files);
         for pair in pairs {
             let view = report::View {
                 session,
-                files: &files,
+                files,
                 totals: &totals,
                 all: self.all || pair.file.is_some() || !terminal::is_watched(),
                 notes: self.notes || self.common.verbose,
                 quiet: self.common.quiet,
-                left_out: session.left_out(u64::try_from(generated).unwrap_or(u64::MAX)),
+                left_out: session.left_out(visited.generated()),
             };
-            let text = match Format::of(pair) {
-                Format::Text => report::text::render(&view),
-                Format::Short => report::short::render(&view),
-                Format::Json => report::json::review(&view),
+            let text = match pair.format_as() {
+                Some(Format::Text) | None => report::text::render(&view),
+                Some(Format::Short) => report::short::render(&view),
+                Some(Format::Json) => report::json::review(&view),
             };
             deliver(pair.file.as_deref(), &text)?;
         }
@@ -125,11 +113,5 @@ impl Review {
                 .flat_map(|file| &file.findings)
                 .any(|finding| finding.level >= fail_on && finding.state == State::New);
         Ok(exit.max(if fails { Exit::Found } else { Exit::Clean }))
-    }
-}
-
-impl Format {
-    fn of(pair: &Pair) -> Self {
-        pair.format.as_deref().and_then(|name| Self::from_str(name, true).ok()).unwrap_or(Self::Text)
     }
 }

@@ -16,6 +16,13 @@ pub(crate) struct Pair {
     pub(crate) file: Option<PathBuf>,
 }
 
+impl Pair {
+    /// Returns the format of a command's own; clap has refused names that it does not have.
+    pub(crate) fn format_as<F: clap::ValueEnum>(&self) -> Option<F> {
+        self.format.as_deref().and_then(|name| F::from_str(name, true).ok())
+    }
+}
+
 /// Returns the pairs in the order typed: a file belongs to the format before it.
 pub(crate) fn pairs(matches: &ArgMatches) -> Vec<Pair> {
     let known = |id: &str| matches.ids().any(|found| found.as_str() == id);

@@ -1,7 +1,7 @@
 //! All that one file declares.
 
 use super::{Attached, CommentId, DeclId, Declaration, RawComment};
-use crate::text::Span;
+use crate::text::{Span, narrow};
 
 /// Declarations and comments of one file, in source order.
 #[derive(Clone, Debug, Default)]
@@ -37,7 +37,7 @@ impl Outline {
 
     /// Returns the ids of all declarations in order.
     pub fn ids(&self) -> impl Iterator<Item = DeclId> + use<> {
-        (0..u32::try_from(self.declarations.len()).unwrap_or(u32::MAX)).map(DeclId)
+        (0..narrow(self.declarations.len())).map(DeclId)
     }
 
     /// Returns what stands above a declaration.

@@ -2,7 +2,7 @@
 
 use super::{Lines, get, tags};
 use crate::model::{DocComment, Entry, NotationId, RawComment};
-use crate::text::Source;
+use crate::text::{Source, narrow};
 
 /// Reads a comment in a notation. Entries that it has in another of the `accepted` ones are read as well:
 /// a comment may mix two.
@@ -26,7 +26,7 @@ pub fn read(raw: &RawComment, source: &Source, notation: NotationId, accepted: &
 /// Adds entries that stand outside those that are there.
 fn add_entries(doc: &mut DocComment, others: Vec<Entry>) {
     let taken: Vec<(u32, u32)> = doc.entries.iter().map(|entry| entry.lines).collect();
-    let sections = u32::try_from(doc.sections.len() + 1).unwrap_or(u32::MAX);
+    let sections = narrow(doc.sections.len() + 1);
     for mut entry in others {
         let apart = taken.iter().all(|&(from, upto)| entry.lines.1 <= from || upto <= entry.lines.0);
         if apart {

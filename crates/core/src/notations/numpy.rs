@@ -4,9 +4,9 @@ use super::Lines;
 use super::field_lists::exception_name;
 use super::notation::{Addition, NewEntry, Notation, Order, TypeCustom, WriteStyle, Writer};
 use super::sections::{self, SectionLines};
-use super::summary::{blank, complete, describe, narrow, section};
+use super::summary::{blank, complete, describe, section};
 use crate::model::{DocComment, EntryKind, NotationId};
-use crate::text::Span;
+use crate::text::{Span, narrow};
 
 /// The notation.
 pub(super) static NUMPY: Notation = Notation {

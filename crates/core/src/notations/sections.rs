@@ -4,7 +4,7 @@
 use super::summary::{entry, entry_name};
 use super::{Addition, Lines, NewEntry, Order};
 use crate::model::{DocComment, Entry, EntryKind, EntryName, Section};
-use crate::text::{Span, nearest};
+use crate::text::{Span, narrow, nearest};
 
 /// A title, in lower case, with the spelling that stands for it and what its items are.
 type Title = (&'static str, &'static str, Option<EntryKind>);
@@ -147,7 +147,7 @@ pub(super) fn read_type(found: &mut Entry, lines: &Lines<'_>, ty: &str) {
 /// Makes the entry of an item.
 pub(super) fn item(kind: EntryKind, lines: &Lines<'_>, row: usize, section: usize) -> Entry {
     let mut found = entry(kind, lines.trimmed_span(row), (row, row + 1));
-    found.section = u32::try_from(section).unwrap_or(u32::MAX);
+    found.section = narrow(section);
     found
 }
 
@@ -284,7 +284,7 @@ pub(super) fn close_sections(doc: &mut DocComment, lines: &Lines<'_>) {
     for section in &mut doc.sections {
         let (first, end) = (section.lines.0 as usize, section.lines.1 as usize);
         let said = (first..end).rev().find(|&at| !lines.is_blank(at)).map_or(first + 1, |at| at + 1);
-        section.lines.1 = u32::try_from(said).unwrap_or(u32::MAX);
+        section.lines.1 = narrow(said);
     }
 }
 
@@ -293,7 +293,7 @@ pub(super) fn set_text(found: &mut Entry, lines: &Lines<'_>, rest: &str, upto: u
     let start = lines.span_of(rest).start;
     let row = found.lines.0 as usize;
     let said = (row..upto).rev().find(|&at| !lines.is_blank(at)).map_or(row + 1, |at| at + 1);
-    found.lines.1 = u32::try_from(said).unwrap_or(u32::MAX);
+    found.lines.1 = narrow(said);
     found.text = lines.text_span(start, row, upto).filter(|&span| {
         let text = lines.source().slice(span);
         text.chars().any(|c| !matches!(c, '-' | '–' | '—') && !c.is_whitespace())

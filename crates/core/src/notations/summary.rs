@@ -2,7 +2,7 @@
 
 use super::Lines;
 use crate::model::{DocComment, Entry, EntryName, Mark, Name, NotationId, Section};
-use crate::text::{Span, first_sentence_end, has_second_sentence, is_wordless};
+use crate::text::{Span, first_sentence_end, has_second_sentence, is_wordless, narrow};
 
 /// Makes the comment of which nothing but its place is known.
 pub(super) fn blank(lines: &Lines<'_>, span: Span, notation: NotationId) -> DocComment {
@@ -65,11 +65,6 @@ fn is_paragraph_mark(text: &str) -> bool {
 fn back(starts: &[(usize, u32)], at: usize) -> u32 {
     let line = starts.partition_point(|&(start, _)| start <= at).saturating_sub(1);
     starts.get(line).map_or(0, |&(start, source)| source + narrow(at - start))
-}
-
-/// Narrows a line index; a comment has fewer lines than a source has bytes.
-pub(super) fn narrow(at: usize) -> u32 {
-    u32::try_from(at).unwrap_or(u32::MAX)
 }
 
 /// Makes a mark.

@@ -5,10 +5,10 @@
 use super::Lines;
 use super::fields::{EntryLines, FieldWriter};
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
-use super::summary::{blank, complete, describe, entry, mark, narrow};
+use super::summary::{blank, complete, describe, entry, mark};
 use super::table::{Meaning, Tag, look_up};
 use crate::model::{DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId};
-use crate::text::{Span, first_sentence_end, has_second_sentence, is_wordless};
+use crate::text::{Span, first_sentence_end, has_second_sentence, is_wordless, narrow};
 
 /// The notation.
 pub(super) static XML: Notation = Notation {

@@ -2,7 +2,7 @@
 
 use super::{CommentPlace, Language};
 use crate::model::{Attached, Carrier, CommentId, Misplaced, Outline};
-use crate::text::{Source, Span};
+use crate::text::{Source, Span, narrow};
 
 /// Attaches the comments of an outline to its declarations.
 pub(super) fn attach(outline: &mut Outline, source: &Source, language: &Language) {
@@ -44,7 +44,7 @@ fn before(outline: &Outline, start: u32) -> usize {
 }
 
 fn id(at: usize) -> CommentId {
-    CommentId(u32::try_from(at).unwrap_or(u32::MAX))
+    CommentId(narrow(at))
 }
 
 /// Returns the doc comment that ends right above `start`: only white space, other comments and

@@ -10,7 +10,7 @@ use crate::model::{
     Answer, Carrier, CommentId, DeclId, Declaration, Kind, Misplaced, Name, Origin, Outline, RawComment,
     Surface, Thrown,
 };
-use crate::text::{Source, Span};
+use crate::text::{Source, Span, narrow};
 
 /// What a node opens for the nodes inside it.
 #[derive(Clone, Debug)]
@@ -124,7 +124,7 @@ impl<'t, N: Copy> Walk<'t, N> {
         if let Some(owner) = owner {
             declaration.surface = declaration.surface.max(self.outline.declaration(owner).surface);
         }
-        let id = DeclId(u32::try_from(self.outline.declarations.len()).unwrap_or(u32::MAX));
+        let id = DeclId(narrow(self.outline.declarations.len()));
         self.outline.declarations.push(declaration);
         self.flows.push(Flow::default());
         id
@@ -299,7 +299,7 @@ impl<'t, N: Copy> Walk<'t, N> {
 
     /// Adds a comment that the language found where the grammar sees code.
     pub fn add_docstring(&mut self, at: Span, lines: Vec<Span>) -> CommentId {
-        let id = CommentId(u32::try_from(self.outline.comments.len()).unwrap_or(u32::MAX));
+        let id = CommentId(narrow(self.outline.comments.len()));
         self.outline.comments.push(RawComment {
             span: at,
             carrier: Carrier::Docstring,
@@ -445,7 +445,7 @@ fn sort_comments(outline: &mut Outline) {
     order.sort_by_key(|&at| outline.comments[at].span.start);
     let mut new_place = vec![CommentId(0); order.len()];
     for (new, &old) in order.iter().enumerate() {
-        new_place[old] = CommentId(u32::try_from(new).unwrap_or(u32::MAX));
+        new_place[old] = CommentId(narrow(new));
     }
     outline.comments = order.iter().map(|&old| outline.comments[old].clone()).collect();
     for declaration in &mut outline.declarations {

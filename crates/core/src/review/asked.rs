@@ -1,5 +1,6 @@
 //! Of which declarations a comment is asked.
 
+use crate::text::narrow;
 use std::collections::{HashMap, HashSet};
 
 use super::FileReading;
@@ -112,10 +113,6 @@ impl Standings {
                 || declaration.signature.hidden)
             && !self.overriding[id.0 as usize]
     }
-}
-
-fn narrow(at: usize) -> u32 {
-    u32::try_from(at).unwrap_or(u32::MAX)
 }
 
 fn surface_of(declaration: &Declaration, doc: Option<&DocComment>, owner: Option<Surface>) -> Surface {

@@ -1,6 +1,7 @@
 //! Lines and columns of a text: the only place that derives them from byte offsets.
 
 use super::Span;
+use super::span::narrow;
 
 /// Where the lines of a text begin.
 #[derive(Clone, Debug)]
@@ -30,13 +31,13 @@ impl LineIndex {
     #[must_use]
     pub fn line(&self, offset: u32) -> u32 {
         let lines = self.starts.partition_point(|&start| start <= offset);
-        u32::try_from(lines).unwrap_or(u32::MAX)
+        narrow(lines)
     }
 
     /// Returns the number of lines; a text that ends in a line feed has an empty last one.
     #[must_use]
     pub fn count(&self) -> u32 {
-        u32::try_from(self.starts.len()).unwrap_or(u32::MAX)
+        narrow(self.starts.len())
     }
 
     /// Returns the offset at which `line` (from 1) begins, or nothing past the end.
@@ -52,7 +53,7 @@ impl LineIndex {
         let start = self.starts[line as usize - 1] as usize;
         let end = (offset as usize).min(text.len());
         let column = text.get(start..end).map_or(0, |before| before.chars().count());
-        Position { line, column: u32::try_from(column + 1).unwrap_or(u32::MAX) }
+        Position { line, column: narrow(column + 1) }
     }
 }
 

@@ -12,4 +12,5 @@ pub use lines::{LineIndex, Position};
 pub use prose::{first_sentence_end, has_second_sentence, is_wordless};
 pub use source::Source;
 pub use span::Span;
+pub(crate) use span::narrow;
 pub use words::{near, nearest, split_words};

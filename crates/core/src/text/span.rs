@@ -21,7 +21,7 @@ impl Span {
     /// Offsets past 4 GiB are cut to `u32::MAX`; sources that large are refused before they are read.
     #[must_use]
     pub fn of(start: usize, end: usize) -> Self {
-        Self { start: offset(start), end: offset(end) }
+        Self { start: narrow(start), end: narrow(end) }
     }
 
     /// Makes the empty span at `at`.
@@ -61,7 +61,8 @@ impl Span {
     }
 }
 
-/// Narrows an offset, at the one place where it is done.
-fn offset(at: usize) -> u32 {
+/// Narrows an offset, or a count of things that each take a byte at least; what is past 4 GiB is cut.
+#[must_use]
+pub(crate) fn narrow(at: usize) -> u32 {
     u32::try_from(at).unwrap_or(u32::MAX)
 }

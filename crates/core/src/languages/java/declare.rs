@@ -8,7 +8,7 @@ use crate::model::{
     Returns, Signature, Surface, Thrown, TypeParameter, Variadic,
 };
 use crate::reading::{Scope, Walk};
-use crate::text::Span;
+use crate::text::{Span, narrow};
 
 /// What the modifiers of a declaration say.
 #[derive(Default)]
@@ -339,7 +339,7 @@ pub(super) fn package<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>) {
 
 /// Prepares the body of an anonymous class.
 pub(super) fn anonymous_body<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>) {
-    let count = u32::try_from(node.named_child_count()).unwrap_or(u32::MAX);
+    let count = narrow(node.named_child_count());
     let Some(body) = count.checked_sub(1).and_then(|last| node.named_child(last)) else { return };
     if walk.kind(body) != Some(Java::ClassBody) {
         return;

@@ -17,6 +17,23 @@ pub(super) struct Decorators {
     names: Vec<String>,
 }
 
+/// What makes a class one of the `attrs` library, as it is imported.
+const ATTRS: [&str; 13] = [
+    "attr.s",
+    "attr.attrs",
+    "attr.dataclass",
+    "attr.define",
+    "attr.frozen",
+    "attr.mutable",
+    "attrs.define",
+    "attrs.frozen",
+    "attrs.mutable",
+    "attrs",
+    "define",
+    "frozen",
+    "mutable",
+];
+
 impl Decorators {
     fn read(walk: &Walk<'_, Python>, outer: Node<'_>) -> Self {
         let mut names = Vec::new();
@@ -51,15 +68,8 @@ impl Decorators {
             || self.names.iter().any(|name| matches!(name.as_str(), "dataclass" | "dataclasses.dataclass"))
     }
 
-    /// A class of the `attrs` library, under any of the names it has for that.
     fn is_attrs(&self) -> bool {
-        let spelt = |name: &str| {
-            let (library, made) = name.rsplit_once('.').unwrap_or(("attr", name));
-            matches!(library, "attr" | "attrs")
-                && (matches!(made, "define" | "frozen" | "mutable" | "attrs")
-                    || (name.contains('.') && matches!(made, "s" | "dataclass")))
-        };
-        self.names.iter().any(|name| spelt(name))
+        self.names.iter().any(|name| ATTRS.contains(&name.as_str()))
     }
 
     /// Tells whether a decorator is not known to leave the docstring alone: its name speaks of docs.

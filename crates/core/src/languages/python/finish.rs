@@ -3,6 +3,7 @@
 use super::kinds::Python;
 use crate::model::{Construction, DeclId, Kind, Surface};
 use crate::reading::Walk;
+use crate::text::narrow;
 
 /// Completes the outline: `__all__`, constructors, overloads.
 pub(super) fn finish(walk: &mut Walk<'_, Python>) {
@@ -20,7 +21,7 @@ pub(super) fn finish(walk: &mut Walk<'_, Python>) {
             let declaration = &mut walk.outline.declarations[at];
             declaration.surface = declaration.surface.max(narrowed);
             if declaration.name == "__init__" && declaration.kind == Kind::Constructor {
-                let id = DeclId(u32::try_from(at).unwrap_or(u32::MAX));
+                let id = DeclId(narrow(at));
                 let class = &mut walk.outline.declarations[owner as usize];
                 if class.construction == Construction::Unknown {
                     class.construction = Construction::Member(id);

@@ -11,7 +11,7 @@ use aho_corasick::AhoCorasick;
 use tree_sitter::{Point, Range};
 
 use crate::reading::Given;
-use crate::text::Span;
+use crate::text::narrow;
 
 /// What the pass must know of a language.
 pub(in crate::languages) struct Braces {
@@ -44,7 +44,7 @@ pub(in crate::languages) fn without_plain_bodies<'s>(text: &'s str, braces: &Bra
         ranges.push(places.range(start, body.inner.start));
         start = body.inner.end;
         if body.calls {
-            calls.push(Span::of(body.inner.start - 1, body.inner.start).start);
+            calls.push(narrow(body.inner.start - 1));
         }
     }
     ranges.push(places.range(start, text.len()));
