@@ -10,7 +10,7 @@ use vinequill_core::text::{Source, Span};
 use vinequill_project::Reviewed;
 
 use super::View;
-use crate::terminal::{style, styled, width};
+use crate::terminal::{self, style, styled, width};
 
 /// Columns of the words that open the closing lines.
 const HEAD: usize = 16;
@@ -88,7 +88,12 @@ fn excerpt(source: &Source, path: &str, finding: &Finding) -> String {
         Level::Warning => Shown::WARNING,
         Level::Note | Level::None => Shown::NOTE,
     };
-    let title = level.primary_title(finding.raw.message.as_str()).id(finding.raw.rule.as_str());
+    let rule = finding.raw.rule.as_str();
+    // Only where somebody looks on: in a pipe a message stays on one line, to be searched for.
+    let head = finding.level.as_str().len() + rule.len() + "[]: ".len();
+    let room = if terminal::is_watched() { width().saturating_sub(head) } else { usize::MAX };
+    let message = filled(&finding.raw.message, room);
+    let title = level.primary_title(message.as_str()).id(rule);
     let group: Group<'_> = title.element(snippet);
     renderer().render(&[group])
 }
@@ -258,10 +263,39 @@ fn wrapped(head: &str, list: &str) -> String {
     out + "\n"
 }
 
+/// Breaks a text between words, so that no line is longer than `room` unless one word is.
+fn filled(text: &str, room: usize) -> String {
+    let mut out = String::with_capacity(text.len());
+    let mut column = 0;
+    for word in text.split(' ') {
+        let length = word.chars().count();
+        if column > 0 {
+            let fits = column + 1 + length <= room;
+            out.push(if fits { ' ' } else { '\n' });
+            column = if fits { column + 1 } else { 0 };
+        }
+        out.push_str(word);
+        column += length;
+    }
+    out
+}
+
 fn plural(count: usize, word: &str) -> String {
     plural_u64(u64::try_from(count).unwrap_or(u64::MAX), word)
 }
 
 fn plural_u64(count: u64, word: &str) -> String {
     if count == 1 { format!("1 {word}") } else { format!("{count} {word}s") }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::filled;
+
+    #[test]
+    fn lines_break_between_words() {
+        assert_eq!(filled("keep one of the two", 8), "keep one\nof the\ntwo");
+        assert_eq!(filled("a `veryLongName` here", 6), "a\n`veryLongName`\nhere");
+        assert_eq!(filled("keep one of the two", usize::MAX), "keep one of the two");
+    }
 }
