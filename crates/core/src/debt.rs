@@ -94,7 +94,11 @@ impl Debt {
         let named = |exempt: bool, has_name: bool| !exempt && has_name && holds(EntryKind::Param);
         let returns = &signature.returns;
         Self {
-            params: signature.parameters.iter().map(|p| named(p.exempt, p.named().is_some())).collect(),
+            params: signature
+                .parameters
+                .iter()
+                .map(|p| named(p.exempt || p.told, p.named().is_some()))
+                .collect(),
             typeparams: vec![holds(EntryKind::TypeParam); signature.type_parameters.len()],
             returns: returns.value == Answer::Yes && !returns.exempt,
             yields: returns.yields && !returns.exempt && holds(EntryKind::Yields),

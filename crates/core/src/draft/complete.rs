@@ -41,7 +41,7 @@ pub(super) fn complete(
     if wanted.is_empty() && !asks_summary {
         return Ok(None);
     }
-    let lines = Lines::new(file.source, &raw.lines);
+    let lines = Lines::new(file.source, &raw.lines, file.language.dialect);
     let order = order(doc, &examined);
     let additions = notation.writer.additions((doc, &lines), &wanted, &order, &style);
     let place = Place::of(file, raw)?;

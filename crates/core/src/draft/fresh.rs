@@ -31,7 +31,7 @@ pub(super) fn fresh(
         return Ok(Some(Drafted { declaration: id, edits: vec![edit], comment }));
     }
     let (edit, comment) = match file.language.place {
-        CommentPlace::Above => above(file, declaration.span.start, &lines)?,
+        CommentPlace::Above | CommentPlace::DirectlyAbove => above(file, declaration.span.start, &lines)?,
         CommentPlace::FirstInBody => first_in_body(file, declaration.header_end, declaration.span, &lines)?,
     };
     Ok(Some(Drafted { declaration: id, edits: vec![edit], comment }))

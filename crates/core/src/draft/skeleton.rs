@@ -1,7 +1,7 @@
 //! The entries of a draft, in signature order, and the habits of the file they are written in.
 
 use crate::debt::Debt;
-use crate::model::{EntryKind, ParamName, Parameter, Signature, Variadic};
+use crate::model::{Dialect, EntryKind, ParamName, Parameter, Signature, Variadic};
 use crate::notations::{NewEntry, Notation, TypeCustom, WriteStyle};
 use crate::review::FileReading;
 use crate::text::Span;
@@ -13,7 +13,7 @@ pub(super) fn entries(
     debt: &Debt,
     notation: &Notation,
 ) -> Vec<NewEntry> {
-    let custom = notation.writer.types();
+    let custom = notation.writer.types(file.language.dialect);
     let mut out = Vec::new();
     for (rank, parameter) in signature.type_parameters.iter().enumerate() {
         if debt.typeparams[rank] {
@@ -75,9 +75,13 @@ fn written(file: &FileReading<'_>, ty: Span) -> String {
 
 /// Returns how entries are written in this file.
 pub(super) fn style(file: &FileReading<'_>) -> WriteStyle {
+    let dialect = file.language.dialect;
     WriteStyle {
         placeholder: file.settings.placeholder.clone(),
         step: super::choose::step(file).to_owned(),
-        separator: " ".to_owned(),
+        separator: if dialect == Dialect::TypeScript { " - " } else { " " }.to_owned(),
+        dialect,
+        backslash: file.habits().backslash,
+        brief: file.habits().brief,
     }
 }

@@ -7,6 +7,28 @@ use crate::text::{Source, Span};
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash)]
 pub struct CommentId(pub u32);
 
+/// How entries are spelt where one notation serves several languages.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Default)]
+pub enum Dialect {
+    /// `@param name text`, `@param <T> text`.
+    #[default]
+    Plain,
+    /// As above, with type parameters among the parameters: `@param T text`.
+    Kotlin,
+    /// `@param name text`, `@tparam T text`.
+    Scala,
+    /// `@param {type} name text`, `@template T text`.
+    JavaScript,
+    /// `@param name - text`, `@typeParam T - text`.
+    TypeScript,
+    /// `@param type $name text`, `@template T text`.
+    Php,
+    /// `@param name [Type] text`, `@raise [Type] text`.
+    Ruby,
+    /// `@param name: text`, after a first line `name() - summary`.
+    Colon,
+}
+
 /// What carries the text of a comment.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, Hash)]
 pub enum Carrier {
@@ -26,6 +48,23 @@ pub enum Carrier {
     Docstring,
 }
 
+/// How a comment stands to documentation, by its own text.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum Doc {
+    /// It is none.
+    No,
+    /// It is documentation of what follows.
+    Yes,
+    /// It is documentation of what stands before it.
+    Back,
+    /// It is documentation when it stands directly above a declaration.
+    IfAbove,
+    /// It is documentation of something that it names itself, not of what is beside it.
+    Elsewhere,
+    /// It speaks to tools: no documentation, and parts nothing.
+    Directive,
+}
+
 /// A comment as it stands in the source.
 #[derive(Clone, Debug, PartialEq, Eq)]
 pub struct RawComment {
@@ -35,6 +74,8 @@ pub struct RawComment {
     pub carrier: Carrier,
     /// Whether the language takes it for documentation.
     pub doc: bool,
+    /// How it stands to documentation by its own text.
+    pub standing: Doc,
     /// It stands among statements.
     pub in_body: bool,
     /// The innermost declaration around it.
@@ -105,6 +146,8 @@ pub struct Entry {
     pub optional: bool,
     /// The default value as written.
     pub default: Option<Span>,
+    /// The single value that a return entry is about, where the notation lists values one by one.
+    pub value: Option<Span>,
     /// First line and line behind the last, as indexes into the comment's lines.
     pub lines: (u32, u32),
     /// The section it stands in: order is compared inside one.

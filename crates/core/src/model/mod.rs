@@ -11,7 +11,8 @@ mod outline;
 mod signature;
 
 pub use comment::{
-    Carrier, CommentId, DocComment, Entry, EntryKind, EntryName, Mark, MarkStanding, RawComment, Section,
+    Carrier, CommentId, Dialect, Doc, DocComment, Entry, EntryKind, EntryName, Mark, MarkStanding,
+    RawComment, Section,
 };
 pub use declaration::{Attached, Body, Construction, DeclId, Declaration, Excuse, Kind, Misplaced, Surface};
 pub use finding::{Finding, Level, RawFinding, Related, State};

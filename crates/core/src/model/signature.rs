@@ -69,9 +69,32 @@ pub struct Parameter {
     pub variadic: Variadic,
     /// Nothing is ever owed for it (unused by its name, implicit, and the like).
     pub exempt: bool,
+    /// A comment beside it in the list says what it is.
+    pub told: bool,
 }
 
 impl Parameter {
+    /// Makes a parameter of which only name and place are known.
+    #[must_use]
+    pub const fn new(name: ParamName, span: Span) -> Self {
+        Self {
+            name,
+            span,
+            ty: None,
+            default: None,
+            optional: false,
+            variadic: Variadic::No,
+            exempt: false,
+            told: false,
+        }
+    }
+
+    /// Makes a parameter with an ordinary name.
+    #[must_use]
+    pub fn of(name: &str, span: Span) -> Self {
+        Self::new(ParamName::Named(Name::new(name)), span)
+    }
+
     /// Returns the name, where there is an ordinary one.
     #[must_use]
     pub fn named(&self) -> Option<&Name> {
@@ -113,6 +136,20 @@ pub struct Returns {
     pub set: Option<ClosedSet>,
     /// Nothing is ever owed for it, as on properties.
     pub exempt: bool,
+}
+
+impl Returns {
+    /// Gives nothing back.
+    #[must_use]
+    pub fn nothing() -> Self {
+        Self { value: Answer::No, ..Self::default() }
+    }
+
+    /// Gives back, or does not, as the type at `ty` says.
+    #[must_use]
+    pub fn typed(value: Answer, ty: Span) -> Self {
+        Self { value, ty: Some(ty), ..Self::default() }
+    }
 }
 
 /// How it is known that an exception can come out.

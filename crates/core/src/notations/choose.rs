@@ -1,14 +1,19 @@
 //! Chooses the notation that a comment is read in.
 
 use super::{Lines, get, tags};
-use crate::model::{DocComment, Entry, NotationId, RawComment};
+use crate::model::{Dialect, DocComment, Entry, NotationId, RawComment};
 use crate::text::{Source, narrow};
 
 /// Reads a comment in a notation. Entries that it has in another of the `accepted` ones are read as well:
 /// a comment may mix two.
 #[must_use]
-pub fn read(raw: &RawComment, source: &Source, notation: NotationId, accepted: &[NotationId]) -> DocComment {
-    let lines = Lines::new(source, &raw.lines);
+pub fn read(
+    raw: &RawComment,
+    source: &Source,
+    notation: NotationId,
+    (accepted, dialect): (&[NotationId], Dialect),
+) -> DocComment {
+    let lines = Lines::new(source, &raw.lines, dialect);
     let notation = get(notation).unwrap_or(&tags::TAGS);
     let mut doc = (notation.read)(&lines, raw.span);
     doc.notation = notation.id;

@@ -4,7 +4,7 @@ use super::field_lists::{self, Head};
 use super::fields::{EntryLines, FieldWriter};
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
 use super::table::{Meaning, Tag};
-use crate::model::{EntryKind, NotationId};
+use crate::model::{Dialect, EntryKind, NotationId};
 
 /// The notation.
 pub(super) static EPYTEXT: Notation = Notation {
@@ -73,7 +73,7 @@ fn head(line: &str) -> Option<Head<'_>> {
     (plain && words <= 3).then_some(Head { tag, argument, rest })
 }
 
-fn spelling(kind: EntryKind, name: &str) -> String {
+fn spelling(kind: EntryKind, name: &str, _dialect: Dialect) -> String {
     match kind {
         EntryKind::Param | EntryKind::TypeParam => format!("@param {name}:"),
         EntryKind::Returns => "@return:".to_owned(),
@@ -89,14 +89,14 @@ struct EpytextLines;
 impl EntryLines for EpytextLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
         let name = entry.name.as_deref().unwrap_or_default();
-        let mut out = vec![format!("{} {}", spelling(entry.kind, name), style.placeholder)];
+        let mut out = vec![format!("{} {}", spelling(entry.kind, name, style.dialect), style.placeholder)];
         if let (Some(ty), EntryKind::Param) = (&entry.ty, entry.kind) {
             out.push(format!("@type {name}: {ty}"));
         }
         out
     }
 
-    fn types(&self) -> TypeCustom {
+    fn types(&self, _dialect: Dialect) -> TypeCustom {
         TypeCustom::WhereSignatureHasNone
     }
 }

@@ -1,7 +1,7 @@
 //! Writing in notations where an entry is a line or two of its own: tags, fields, elements.
 
 use super::{Addition, Lines, NewEntry, Order, TypeCustom, WriteStyle, Writer};
-use crate::model::{DocComment, Entry, EntryKind};
+use crate::model::{Dialect, DocComment, Entry, EntryKind};
 
 /// How one entry is written.
 pub(super) trait EntryLines: Sync {
@@ -9,12 +9,12 @@ pub(super) trait EntryLines: Sync {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String>;
 
     /// Writes the summary.
-    fn summary(&self, summary: &str) -> Vec<String> {
+    fn summary(&self, summary: &str, _style: &WriteStyle) -> Vec<String> {
         vec![summary.to_owned()]
     }
 
     /// Tells when types are written.
-    fn types(&self) -> TypeCustom;
+    fn types(&self, dialect: Dialect) -> TypeCustom;
 
     /// Tells whether an empty line parts the description from the entries.
     fn parted(&self) -> bool {
@@ -32,7 +32,7 @@ pub(super) struct FieldWriter(pub(super) &'static dyn EntryLines);
 
 impl Writer for FieldWriter {
     fn whole(&self, summary: &str, entries: &[NewEntry], style: &WriteStyle) -> Vec<String> {
-        let mut out = self.0.summary(&self.0.escape(summary));
+        let mut out = self.0.summary(&self.0.escape(summary), style);
         if self.0.parted() && !entries.is_empty() {
             out.push(String::new());
         }
@@ -67,8 +67,8 @@ impl Writer for FieldWriter {
         out
     }
 
-    fn types(&self) -> TypeCustom {
-        self.0.types()
+    fn types(&self, dialect: Dialect) -> TypeCustom {
+        self.0.types(dialect)
     }
 
     fn escape(&self, text: &str) -> String {

@@ -5,7 +5,7 @@ use super::field_lists::exception_name;
 use super::notation::{Addition, NewEntry, Notation, Order, TypeCustom, WriteStyle, Writer};
 use super::sections::{self, SectionLines};
 use super::summary::{blank, complete, describe, section};
-use crate::model::{DocComment, EntryKind, NotationId};
+use crate::model::{Dialect, DocComment, EntryKind, NotationId};
 use crate::text::{Span, narrow};
 
 /// The notation.
@@ -196,7 +196,7 @@ fn read_item(
     doc.entries.push(found);
 }
 
-fn spelling(kind: EntryKind, name: &str) -> String {
+fn spelling(kind: EntryKind, name: &str, _dialect: Dialect) -> String {
     match kind {
         EntryKind::Param | EntryKind::TypeParam => format!("{name}:"),
         EntryKind::Returns => "Returns:".to_owned(),
@@ -252,7 +252,7 @@ impl Writer for GoogleWriter {
         sections::additions(&Items(style), doc, lines, entries, order)
     }
 
-    fn types(&self) -> TypeCustom {
+    fn types(&self, _dialect: Dialect) -> TypeCustom {
         TypeCustom::WhereSignatureHasNone
     }
 }

@@ -1,18 +1,26 @@
 //! The lines of a raw comment, looked at one by one.
 
+use crate::model::Dialect;
 use crate::text::{Source, Span};
 
 /// The text of a comment, line by line, without what carries it.
 pub struct Lines<'s> {
     source: &'s Source,
     spans: &'s [Span],
+    dialect: Dialect,
 }
 
 impl<'s> Lines<'s> {
-    /// Looks at lines of `source`.
+    /// Looks at lines of `source`, with entries spelt as `dialect` has them.
     #[must_use]
-    pub fn new(source: &'s Source, spans: &'s [Span]) -> Self {
-        Self { source, spans }
+    pub fn new(source: &'s Source, spans: &'s [Span], dialect: Dialect) -> Self {
+        Self { source, spans, dialect }
+    }
+
+    /// Returns how entries are spelt.
+    #[must_use]
+    pub fn dialect(&self) -> Dialect {
+        self.dialect
     }
 
     /// Returns the number of lines.

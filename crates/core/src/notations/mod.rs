@@ -3,14 +3,19 @@
 //!
 //! To add a notation: a file, a `mod` line and an entry in [`ALL`].
 
+mod annotations;
+mod callouts;
 mod choose;
+mod commands;
 mod epytext;
 mod field_lists;
 mod fields;
 mod google;
+mod headings;
 mod lines;
 mod notation;
 mod numpy;
+mod prose;
 mod rest;
 mod sections;
 mod summary;
@@ -25,8 +30,19 @@ pub use notation::{Addition, NewEntry, Notation, Order, TypeCustom, WriteStyle, 
 use crate::model::NotationId;
 
 /// All notations, by id.
-pub static ALL: &[&Notation] =
-    &[&epytext::EPYTEXT, &google::GOOGLE, &numpy::NUMPY, &rest::REST, &tags::TAGS, &xml::XML];
+pub static ALL: &[&Notation] = &[
+    &annotations::ANNOTATIONS,
+    &callouts::CALLOUTS,
+    &commands::COMMANDS,
+    &epytext::EPYTEXT,
+    &google::GOOGLE,
+    &headings::HEADINGS,
+    &numpy::NUMPY,
+    &prose::PROSE,
+    &rest::REST,
+    &tags::TAGS,
+    &xml::XML,
+];
 
 /// Finds a notation by its id.
 #[must_use]

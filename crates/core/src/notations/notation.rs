@@ -1,7 +1,7 @@
 //! What a notation is to the rest of the program.
 
 use super::Lines;
-use crate::model::{DocComment, EntryKind, NotationId};
+use crate::model::{Dialect, DocComment, EntryKind, NotationId};
 use crate::text::Span;
 
 /// A way of writing entries in comments.
@@ -15,7 +15,7 @@ pub struct Notation {
     /// Counts what only this notation would write, to tell which one a comment is in.
     pub evidence: fn(&Lines<'_>) -> usize,
     /// How an entry is spelt in messages: its kind and name.
-    pub spelling: fn(EntryKind, &str) -> String,
+    pub spelling: fn(EntryKind, &str, Dialect) -> String,
     /// Tells whether the notation has a place for an entry of this kind.
     pub holds: fn(EntryKind) -> bool,
     /// Writes entries.
@@ -42,6 +42,12 @@ pub struct WriteStyle {
     pub step: String,
     /// What is between a name and its text, where the notation leaves a choice (` - `).
     pub separator: String,
+    /// How entries are spelt in this language.
+    pub dialect: Dialect,
+    /// Commands are written with a backslash.
+    pub backslash: bool,
+    /// The summary is marked as such.
+    pub brief: bool,
 }
 
 /// An entry to be written.
@@ -95,7 +101,7 @@ pub trait Writer: Sync {
     ) -> Vec<Addition>;
 
     /// Tells when types are written.
-    fn types(&self) -> TypeCustom;
+    fn types(&self, dialect: Dialect) -> TypeCustom;
 
     /// Escapes text for the notation.
     fn escape(&self, text: &str) -> String {

@@ -7,7 +7,7 @@ use super::field_lists::{self, Head};
 use super::fields::{EntryLines, FieldWriter};
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
 use super::table::{Meaning, Tag};
-use crate::model::{EntryKind, NotationId};
+use crate::model::{Dialect, EntryKind, NotationId};
 
 /// The notation.
 pub(super) static REST: Notation = Notation {
@@ -73,7 +73,7 @@ fn head(line: &str) -> Option<Head<'_>> {
     plain.then_some(Head { tag, argument, rest: &inner[end + 1..] })
 }
 
-fn spelling(kind: EntryKind, name: &str) -> String {
+fn spelling(kind: EntryKind, name: &str, _dialect: Dialect) -> String {
     match kind {
         EntryKind::Param | EntryKind::TypeParam => format!(":param {name}:"),
         EntryKind::Returns => ":returns:".to_owned(),
@@ -93,10 +93,10 @@ impl EntryLines for RestLines {
             (Some(ty), EntryKind::Param) => format!("{ty} {name}"),
             _ => name.to_owned(),
         };
-        vec![format!("{} {}", spelling(entry.kind, &named), style.placeholder)]
+        vec![format!("{} {}", spelling(entry.kind, &named, style.dialect), style.placeholder)]
     }
 
-    fn types(&self) -> TypeCustom {
+    fn types(&self, _dialect: Dialect) -> TypeCustom {
         TypeCustom::WhereSignatureHasNone
     }
 }

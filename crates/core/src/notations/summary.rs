@@ -26,7 +26,17 @@ pub(super) fn blank(lines: &Lines<'_>, span: Span, notation: NotationId) -> DocC
 
 /// Fills in the opening description: the lines up to `upto`.
 pub(super) fn describe(doc: &mut DocComment, lines: &Lines<'_>, upto: usize) {
-    let first = (0..upto).find(|&at| !lines.is_blank(at)).unwrap_or(upto);
+    describe_from(doc, lines, (0, 0), upto);
+}
+
+/// Fills in the opening description: the lines from a row, behind an offset on it, up to `upto`.
+pub(super) fn describe_from(
+    doc: &mut DocComment,
+    lines: &Lines<'_>,
+    (row, offset): (usize, u32),
+    upto: usize,
+) {
+    let first = (row..upto).find(|&at| !lines.is_blank(at)).unwrap_or(upto);
     let last = (first..upto).rev().find(|&at| !lines.is_blank(at)).map_or(first, |at| at + 1);
     doc.description = (narrow(first), narrow(last));
     // The lines are joined as they stand; `starts` leads from the joined text back to the source.
@@ -34,8 +44,14 @@ pub(super) fn describe(doc: &mut DocComment, lines: &Lines<'_>, upto: usize) {
     let mut starts = Vec::new();
     for at in first..last {
         let span = lines.trimmed_span(at);
-        starts.push((joined.len(), span.start));
-        let text = lines.trimmed(at);
+        let from = span.start.max(offset).min(span.end);
+        let skipped = lines.trimmed(at)[(from - span.start) as usize..].trim_start();
+        let (text, start) = if from == span.start {
+            (lines.trimmed(at), from)
+        } else {
+            (skipped, lines.span_of(skipped).start)
+        };
+        starts.push((joined.len(), start));
         joined.push_str(if is_paragraph_mark(text) { "" } else { text });
         joined.push('\n');
     }
@@ -92,6 +108,7 @@ pub(super) fn entry(kind: crate::model::EntryKind, tag: Span, rows: (usize, usiz
         text: None,
         optional: false,
         default: None,
+        value: None,
         lines: (narrow(rows.0), narrow(rows.1)),
         section: 0,
     }
@@ -126,4 +143,28 @@ pub(super) fn first_word(text: &str) -> (&str, &str) {
     let text = text.trim_start();
     let end = text.find(char::is_whitespace).unwrap_or(text.len());
     text.split_at(end)
+}
+
+/// Returns where a type that opens a text ends: blanks inside its brackets are part of it.
+pub(super) fn type_end(text: &str) -> usize {
+    let mut depth = 0_i32;
+    let mut last = ' ';
+    for (at, c) in text.char_indices() {
+        match c {
+            '<' | '(' | '{' | '[' => depth += 1,
+            '>' | ')' | '}' | ']' => depth -= 1,
+            c if c.is_whitespace() && depth <= 0 => {
+                // `callable(int): bool`, `A | B`
+                let next = text[at..].trim_start();
+                if !(matches!(last, ':' | '|') || next.starts_with('|')) {
+                    return at;
+                }
+            }
+            _ => {}
+        }
+        if !c.is_whitespace() {
+            last = c;
+        }
+    }
+    text.trim_end().len()
 }

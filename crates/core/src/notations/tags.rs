@@ -5,10 +5,12 @@
 
 use super::fields;
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
-use super::summary::{blank, complete, describe, entry, entry_name, first_word, mark};
+use super::summary::{blank, complete, describe, entry, entry_name, first_word, mark, type_end};
 use super::table::{Meaning, Tag, look_up};
 use super::{Lines, fields::EntryLines};
-use crate::model::{DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId, Surface};
+use crate::model::{
+    Dialect, DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId, Surface,
+};
 use crate::text::Span;
 
 /// The notation.
@@ -18,19 +20,34 @@ pub(super) static TAGS: Notation = Notation {
     read,
     evidence,
     spelling,
-    holds: |kind| !matches!(kind, EntryKind::Yields),
+    holds: |_| true,
     writer: &fields::FieldWriter(&TagLines),
 };
 
+/// All languages that have block tags, together: what one of them knows is no misspelling in another.
 const TABLE: &[Tag] = &[
     ("param", Meaning::Entry(EntryKind::Param)),
+    ("arg", Meaning::Entry(EntryKind::Param)),
+    ("argument", Meaning::Entry(EntryKind::Param)),
     ("return", Meaning::Entry(EntryKind::Returns)),
     ("returns", Meaning::Entry(EntryKind::Returns)),
     ("throws", Meaning::Entry(EntryKind::Throws)),
     ("exception", Meaning::Entry(EntryKind::Throws)),
+    ("raise", Meaning::Entry(EntryKind::Throws)),
+    ("yields", Meaning::Entry(EntryKind::Yields)),
+    ("tparam", Meaning::Entry(EntryKind::TypeParam)),
+    ("template", Meaning::Entry(EntryKind::TypeParam)),
+    ("typeParam", Meaning::Entry(EntryKind::TypeParam)),
+    ("typeparam", Meaning::Entry(EntryKind::TypeParam)),
     ("property", Meaning::Entry(EntryKind::Property)),
+    ("prop", Meaning::Entry(EntryKind::Property)),
+    ("option", Meaning::Entry(EntryKind::Property)),
     ("inheritDoc", Meaning::Inherits),
     ("inheritdoc", Meaning::Inherits),
+    ("inheritDocs", Meaning::Inherits),
+    ("override", Meaning::Inherits),
+    ("copydoc", Meaning::Inherits),
+    ("overload", Meaning::Inherits),
     ("hidden", Meaning::Hidden),
     ("hide", Meaning::Hidden),
     ("ignore", Meaning::Hidden),
@@ -40,35 +57,132 @@ const TABLE: &[Tag] = &[
     ("private", Meaning::Surface(Surface::Private)),
     ("protected", Meaning::Surface(Surface::Protected)),
     ("public", Meaning::Surface(Surface::Public)),
+    ("abstract", Meaning::Mark),
+    ("access", Meaning::Mark),
+    ("alias", Meaning::Mark),
+    ("alpha", Meaning::Mark),
+    ("api", Meaning::Mark),
     ("apiNote", Meaning::Mark),
+    ("async", Meaning::Mark),
+    ("attr", Meaning::Mark),
+    ("attr_accessor", Meaning::Mark),
+    ("attr_reader", Meaning::Mark),
+    ("attr_writer", Meaning::Mark),
+    ("augments", Meaning::Mark),
     ("author", Meaning::Mark),
+    ("beta", Meaning::Mark),
+    ("borrows", Meaning::Mark),
+    ("callback", Meaning::Mark),
     ("category", Meaning::Mark),
+    ("class", Meaning::Mark),
+    ("classdesc", Meaning::Mark),
     ("code", Meaning::Mark),
+    ("const", Meaning::Mark),
+    ("constant", Meaning::Mark),
     ("constructor", Meaning::Mark),
+    ("constructs", Meaning::Mark),
+    ("copyright", Meaning::Mark),
+    ("covers", Meaning::Mark),
+    ("dataProvider", Meaning::Mark),
     ("default", Meaning::Mark),
+    ("defaultValue", Meaning::Mark),
+    ("define", Meaning::Mark),
+    ("desc", Meaning::Mark),
+    ("description", Meaning::Mark),
+    ("documentable", Meaning::Mark),
+    ("domain", Meaning::Mark),
+    ("enum", Meaning::Mark),
+    ("event", Meaning::Mark),
+    ("eventProperty", Meaning::Mark),
     ("example", Meaning::Mark),
+    ("experimental", Meaning::Mark),
+    ("export", Meaning::Mark),
+    ("exports", Meaning::Mark),
+    ("extends", Meaning::Mark),
+    ("external", Meaning::Mark),
+    ("file", Meaning::Mark),
+    ("filesource", Meaning::Mark),
+    ("fileoverview", Meaning::Mark),
+    ("final", Meaning::Mark),
+    ("fires", Meaning::Mark),
+    ("function", Meaning::Mark),
+    ("func", Meaning::Mark),
+    ("generator", Meaning::Mark),
+    ("global", Meaning::Mark),
+    ("group", Meaning::Mark),
+    ("groupdesc", Meaning::Mark),
+    ("groupname", Meaning::Mark),
+    ("groupprio", Meaning::Mark),
+    ("host", Meaning::Mark),
     ("implNote", Meaning::Mark),
     ("implSpec", Meaning::Mark),
     ("implements", Meaning::Mark),
+    ("import", Meaning::Mark),
+    ("inner", Meaning::Mark),
+    ("instance", Meaning::Mark),
+    ("interface", Meaning::Mark),
     ("jls", Meaning::Mark),
+    ("kind", Meaning::Mark),
+    ("label", Meaning::Mark),
+    ("lends", Meaning::Mark),
+    ("license", Meaning::Mark),
+    ("licence", Meaning::Mark),
     ("link", Meaning::Mark),
     ("linkplain", Meaning::Mark),
+    ("listens", Meaning::Mark),
+    ("member", Meaning::Mark),
+    ("memberof", Meaning::Mark),
+    ("method", Meaning::Mark),
+    ("migration", Meaning::Mark),
+    ("mixes", Meaning::Mark),
+    ("mixin", Meaning::Mark),
+    ("module", Meaning::Mark),
+    ("name", Meaning::Mark),
+    ("namespace", Meaning::Mark),
     ("note", Meaning::Mark),
+    ("package", Meaning::Mark),
+    ("packageDocumentation", Meaning::Mark),
+    ("private_constant", Meaning::Mark),
+    ("privateRemarks", Meaning::Mark),
     ("provides", Meaning::Mark),
+    ("readonly", Meaning::Mark),
     ("receiver", Meaning::Mark),
+    ("remarks", Meaning::Mark),
     ("requires", Meaning::Mark),
     ("sample", Meaning::Mark),
+    ("satisfies", Meaning::Mark),
+    ("scope", Meaning::Mark),
+    ("sealed", Meaning::Mark),
     ("see", Meaning::Mark),
     ("serial", Meaning::Mark),
     ("serialData", Meaning::Mark),
     ("serialField", Meaning::Mark),
+    ("shortDescription", Meaning::Mark),
     ("since", Meaning::Mark),
     ("snippet", Meaning::Mark),
+    ("source", Meaning::Mark),
     ("spec", Meaning::Mark),
+    ("static", Meaning::Mark),
+    ("subpackage", Meaning::Mark),
+    ("summary", Meaning::Mark),
+    ("test", Meaning::Mark),
+    ("this", Meaning::Mark),
     ("todo", Meaning::Mark),
+    ("tutorial", Meaning::Mark),
+    ("type", Meaning::Mark),
+    ("typedef", Meaning::Mark),
+    ("usecase", Meaning::Mark),
+    ("used", Meaning::Mark),
     ("uses", Meaning::Mark),
     ("value", Meaning::Mark),
+    ("var", Meaning::Mark),
+    ("variation", Meaning::Mark),
     ("version", Meaning::Mark),
+    ("virtual", Meaning::Mark),
+    ("visibility", Meaning::Mark),
+    ("yield", Meaning::Mark),
+    ("yieldparam", Meaning::Mark),
+    ("yieldreturn", Meaning::Mark),
 ];
 
 /// Returns the name of the tag that opens a line.
@@ -101,6 +215,10 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
         let end = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
         let rows = (at, last_said(lines, at, end));
         read_tag(&mut doc, lines, name, rows);
+        if name == "overload" {
+            // What follows speaks of one form of several.
+            break;
+        }
     }
     read_inline(&mut doc, lines);
     complete(&mut doc);
@@ -153,26 +271,95 @@ fn read_entry(
     rows: (usize, usize),
 ) -> Option<Entry> {
     let mut found = entry(kind, lines.span_of(tag), rows);
+    let dialect = lines.dialect();
     let mut rest = after.trim_start_matches(':').trim_start();
-    if let Some((ty, behind)) = braced(rest) {
-        found.ty = Some(lines.span_of(ty));
-        rest = behind.trim_start();
-    }
     let mut row = rows.0;
-    if matches!(kind, EntryKind::Param | EntryKind::Throws | EntryKind::Property) {
-        // The name may stand on the next line.
-        if rest.trim().is_empty() && found.ty.is_none() && row + 1 < rows.1 {
-            row += 1;
-            rest = lines.text(row);
+    // The rest may stand on the next line.
+    let has_name = !matches!(kind, EntryKind::Returns | EntryKind::Yields);
+    if rest.trim().is_empty() && has_name && row + 1 < rows.1 {
+        row += 1;
+        rest = lines.text(row).trim_start();
+    }
+    if dialect == Dialect::Php {
+        rest = read_typed(&mut found, lines, rest);
+    } else {
+        rest = read_type(&mut found, lines, rest);
+        if has_name && !(kind == EntryKind::Throws && !found.names.is_empty()) {
+            rest = read_named(&mut found, lines, rest);
         }
-        let (word, behind) =
-            linked(rest).filter(|_| kind == EntryKind::Throws).unwrap_or_else(|| first_word(rest));
-        read_name(&mut found, lines, word);
-        rest = behind;
+        if dialect == Dialect::Ruby && found.ty.is_none() && !found.names.is_empty() {
+            rest = read_type(&mut found, lines, rest.trim_start());
+        }
     }
     let start = lines.span_of(rest).start;
     found.text = lines.text_span(start, row, rows.1).and_then(|span| without_hyphen(lines, span));
     Some(found)
+}
+
+/// Reads a type in braces, or in brackets where the language writes it so. An exception's type is its name.
+fn read_type<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t str {
+    let in_brackets = if lines.dialect() == Dialect::Ruby { enclosed(rest, '[', ']') } else { None };
+    let Some((ty, behind)) = in_brackets.or_else(|| braced(rest)) else { return rest };
+    if found.kind == EntryKind::Throws {
+        found.names.extend(ty.split(['|', ',']).filter_map(|part| type_name(lines, part.trim())));
+    } else {
+        found.ty = Some(lines.span_of(ty));
+        found.optional |= ty.ends_with('=') && found.kind == EntryKind::Param;
+    }
+    behind.trim_start()
+}
+
+fn read_named<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t str {
+    let script = matches!(lines.dialect(), Dialect::JavaScript | Dialect::TypeScript);
+    let (word, behind) =
+        linked(rest).filter(|_| found.kind == EntryKind::Throws).unwrap_or_else(|| first_word(rest));
+    if script && found.kind == EntryKind::Throws {
+        // Without braces the text may begin at once.
+        let bare = word.trim_end_matches([',', '.', ':', ';']);
+        if !(bare.ends_with("Error") || bare.ends_with("Exception")) {
+            return rest;
+        }
+    }
+    // A default in brackets may hold blanks.
+    if let Some((_, after)) = enclosed(rest, '[', ']').filter(|_| found.kind == EntryKind::Param) {
+        let whole = &rest[..rest.len() - after.len()];
+        read_name(found, lines, whole);
+        return after;
+    }
+    read_name(found, lines, word);
+    behind
+}
+
+/// Reads `type $name text`: the type goes up to the name, or is the first word where there is no name.
+fn read_typed<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t str {
+    let head_end = type_end(rest);
+    let (head, behind) = rest.split_at(head_end);
+    let named = matches!(found.kind, EntryKind::Param | EntryKind::Property);
+    if !named {
+        if matches!(found.kind, EntryKind::Throws | EntryKind::TypeParam) {
+            found.names.extend(head.split('|').filter_map(|part| type_name(lines, part)));
+        } else if !head.is_empty() {
+            found.ty = Some(lines.span_of(head));
+        }
+        return behind;
+    }
+    let is_name = |word: &str| word.trim_start_matches(['&', '.']).starts_with('$');
+    if is_name(head) {
+        found.names.extend(entry_name(lines, head));
+        return behind;
+    }
+    let (word, after) = first_word(behind);
+    if is_name(word) {
+        found.ty = Some(lines.span_of(head));
+        found.names.extend(entry_name(lines, word));
+        return after;
+    }
+    if word.is_empty() && !head.is_empty() {
+        found.ty = Some(lines.span_of(head));
+        return behind;
+    }
+    // `name text`, or a type and prose: neither says which parameter is meant.
+    rest
 }
 
 fn read_name(found: &mut Entry, lines: &Lines<'_>, word: &str) {
@@ -216,13 +403,18 @@ fn linked(text: &str) -> Option<(&str, &str)> {
 
 /// Splits a balanced `{…}` off; `{@link X}` is text.
 fn braced(text: &str) -> Option<(&str, &str)> {
-    let inner = text.strip_prefix('{').filter(|inner| !inner.starts_with('@'))?;
+    enclosed(text, '{', '}').filter(|(inner, _)| !inner.starts_with('@'))
+}
+
+/// Splits what a balanced pair of brackets holds off.
+fn enclosed(text: &str, open: char, close: char) -> Option<(&str, &str)> {
+    let inner = text.strip_prefix(open)?;
     let mut depth = 1;
     for (at, c) in inner.char_indices() {
-        match c {
-            '{' => depth += 1,
-            '}' => depth -= 1,
-            _ => {}
+        if c == open {
+            depth += 1;
+        } else if c == close {
+            depth -= 1;
         }
         if depth == 0 {
             return Some((&inner[..at], &inner[at + 1..]));
@@ -255,14 +447,25 @@ fn read_inline(doc: &mut DocComment, lines: &Lines<'_>) {
     }
 }
 
-fn spelling(kind: EntryKind, name: &str) -> String {
-    match kind {
-        EntryKind::Param => format!("@param {name}"),
-        EntryKind::TypeParam => format!("@param <{name}>"),
-        EntryKind::Returns => "@return".to_owned(),
-        EntryKind::Yields => "@yield".to_owned(),
-        EntryKind::Throws => format!("@throws {name}"),
-        EntryKind::Property => format!("@property {name}"),
+fn spelling(kind: EntryKind, name: &str, dialect: Dialect) -> String {
+    let script = matches!(dialect, Dialect::JavaScript | Dialect::TypeScript);
+    match (kind, dialect) {
+        (EntryKind::Param, Dialect::Php) => format!("@param ${name}"),
+        (EntryKind::Param, _) | (EntryKind::TypeParam, Dialect::Kotlin) => format!("@param {name}"),
+        (EntryKind::TypeParam, Dialect::Scala) => format!("@tparam {name}"),
+        (EntryKind::TypeParam, Dialect::TypeScript) => format!("@typeParam {name}"),
+        (EntryKind::TypeParam, Dialect::JavaScript | Dialect::Php | Dialect::Ruby) => {
+            format!("@template {name}")
+        }
+        (EntryKind::TypeParam, Dialect::Plain | Dialect::Colon) => format!("@param <{name}>"),
+        (EntryKind::Returns, _) if script => "@returns".to_owned(),
+        (EntryKind::Returns, _) => "@return".to_owned(),
+        (EntryKind::Yields, Dialect::Ruby) => "@yield".to_owned(),
+        (EntryKind::Yields, _) => "@yields".to_owned(),
+        (EntryKind::Throws, Dialect::Ruby) => format!("@raise [{name}]"),
+        (EntryKind::Throws, _) if script => format!("@throws {{{name}}}"),
+        (EntryKind::Throws, _) => format!("@throws {name}"),
+        (EntryKind::Property, _) => format!("@property {name}"),
     }
 }
 
@@ -271,12 +474,37 @@ struct TagLines;
 
 impl EntryLines for TagLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
-        let tag = spelling(entry.kind, entry.name.as_deref().unwrap_or_default());
-        let gap = if entry.name.is_some() { style.separator.as_str() } else { " " };
-        vec![format!("{tag}{gap}{}", style.placeholder)]
+        let name = entry.name.as_deref().unwrap_or_default();
+        let ty = entry.ty.as_deref();
+        let has_type = matches!(entry.kind, EntryKind::Param | EntryKind::Returns | EntryKind::Yields);
+        let head = match (style.dialect, entry.kind) {
+            (Dialect::JavaScript, EntryKind::Param) if entry.optional => {
+                format!("@param {{{}}} [{name}]", ty.unwrap_or("*"))
+            }
+            (Dialect::JavaScript, EntryKind::Param) => format!("@param {{{}}} {name}", ty.unwrap_or("*")),
+            (Dialect::JavaScript, EntryKind::Returns) => format!("@returns {{{}}}", ty.unwrap_or("*")),
+            (Dialect::Php, EntryKind::Param) => format!("@param {} ${name}", ty.unwrap_or("mixed")),
+            (Dialect::Php, EntryKind::Returns) => format!("@return {}", ty.unwrap_or("mixed")),
+            (Dialect::Ruby, _) if has_type && ty.is_some() => {
+                let tag = spelling(entry.kind, name, style.dialect);
+                format!("{tag} [{}]", ty.unwrap_or_default())
+            }
+            _ => spelling(entry.kind, name, style.dialect),
+        };
+        let gap = if entry.name.is_some() && entry.kind != EntryKind::Throws {
+            style.separator.as_str()
+        } else {
+            " "
+        };
+        vec![format!("{head}{gap}{}", style.placeholder)]
     }
 
-    fn types(&self) -> TypeCustom {
-        TypeCustom::Never
+    fn types(&self, dialect: Dialect) -> TypeCustom {
+        match dialect {
+            Dialect::JavaScript | Dialect::Php | Dialect::Ruby => TypeCustom::Always,
+            Dialect::Plain | Dialect::Kotlin | Dialect::Scala | Dialect::TypeScript | Dialect::Colon => {
+                TypeCustom::Never
+            }
+        }
     }
 }

@@ -7,7 +7,7 @@ use super::fields::{EntryLines, FieldWriter};
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
 use super::summary::{blank, complete, describe, entry, mark};
 use super::table::{Meaning, Tag, look_up};
-use crate::model::{DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId};
+use crate::model::{Dialect, DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId};
 use crate::text::{Span, first_sentence_end, has_second_sentence, is_wordless, narrow};
 
 /// The notation.
@@ -348,7 +348,7 @@ fn referred(text: &str) -> Name {
     Name::simple(bare)
 }
 
-fn spelling(kind: EntryKind, name: &str) -> String {
+fn spelling(kind: EntryKind, name: &str, _dialect: Dialect) -> String {
     match kind {
         EntryKind::Param => format!("<param name=\"{name}\">"),
         EntryKind::TypeParam => format!("<typeparam name=\"{name}\">"),
@@ -363,16 +363,16 @@ struct XmlLines;
 
 impl EntryLines for XmlLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
-        let open = spelling(entry.kind, entry.name.as_deref().unwrap_or_default());
+        let open = spelling(entry.kind, entry.name.as_deref().unwrap_or_default(), style.dialect);
         let element = open[1..].split([' ', '>']).next().unwrap_or_default();
         vec![format!("{open}{}</{element}>", style.placeholder)]
     }
 
-    fn summary(&self, summary: &str) -> Vec<String> {
+    fn summary(&self, summary: &str, _style: &WriteStyle) -> Vec<String> {
         vec!["<summary>".to_owned(), summary.to_owned(), "</summary>".to_owned()]
     }
 
-    fn types(&self) -> TypeCustom {
+    fn types(&self, _dialect: Dialect) -> TypeCustom {
         TypeCustom::Never
     }
 

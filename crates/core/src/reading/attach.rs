@@ -1,18 +1,30 @@
 //! Finds out which declaration each comment belongs to, and which comments belong to none.
 
 use super::{CommentPlace, Language};
-use crate::model::{Attached, Carrier, CommentId, Misplaced, Outline};
+use crate::model::{Attached, Carrier, CommentId, Doc, Misplaced, Outline};
 use crate::text::{Source, Span, narrow};
 
 /// Attaches the comments of an outline to its declarations.
 pub(super) fn attach(outline: &mut Outline, source: &Source, language: &Language) {
+    attach_back(outline, source);
     let mut found: Vec<(usize, Attached)> = Vec::new();
     for (at, declaration) in outline.declarations.iter().enumerate() {
         let mut attached = declaration.comment;
-        if language.place == CommentPlace::Above && attached.doc.is_none() {
-            attached.doc = doc_above(outline, source, declaration.span.start);
+        let start = declaration.span.start;
+        match language.place {
+            CommentPlace::Above if attached.doc.is_none() => {
+                attached.doc = doc_above(outline, source, start);
+            }
+            CommentPlace::DirectlyAbove if attached.doc.is_none() => {
+                attached.doc = directly_above(outline, source, start);
+            }
+            CommentPlace::Above | CommentPlace::DirectlyAbove | CommentPlace::FirstInBody => {}
         }
-        if attached.doc.is_none() && attached.misplaced.is_none() {
+        if language.place == CommentPlace::DirectlyAbove {
+            if attached.doc.is_none() && attached.misplaced.is_none() {
+                attached.misplaced = beyond_gap(outline, source, declaration.name.as_str(), start);
+            }
+        } else if attached.doc.is_none() && attached.misplaced.is_none() {
             attached.misplaced =
                 after_annotations(outline, language, declaration.span.start, declaration.name_span)
                     .or_else(|| beyond_separators(outline, source, declaration.span.start))
@@ -25,7 +37,9 @@ pub(super) fn attach(outline: &mut Outline, source: &Source, language: &Language
     for (at, attached) in found {
         let used = [attached.doc, attached.misplaced.and_then(detached)];
         for id in used.into_iter().flatten() {
-            outline.comments[id.0 as usize].attached = true;
+            let comment = &mut outline.comments[id.0 as usize];
+            comment.attached = true;
+            comment.doc = true;
         }
         outline.declarations[at].comment = attached;
     }
@@ -53,18 +67,99 @@ fn doc_above(outline: &Outline, source: &Source, start: u32) -> Option<CommentId
     let mut upto = start;
     for at in (0..before(outline, start)).rev() {
         let comment = &outline.comments[at];
+        if comment.standing == Doc::Elsewhere {
+            upto = comment.span.start;
+            continue;
+        }
         // A comment behind other code on its line belongs to that code.
         if comment.attached && comment.carrier == Carrier::Docstring
             || !parts_nothing(source, comment.span.end, upto)
         {
             return None;
         }
-        if comment.doc && !is_trailing(source, comment.span) {
+        if comment.doc && comment.standing != Doc::Back && !is_trailing(source, comment.span) {
             return Some(id(at));
         }
         upto = comment.span.start;
     }
     None
+}
+
+/// Attaches documentation that stands behind what it documents: a declaration, or a parameter in a list.
+fn attach_back(outline: &mut Outline, source: &Source) {
+    if !outline.comments.iter().any(|comment| comment.standing == Doc::Back) {
+        return;
+    }
+    let mut by_end: Vec<(u32, usize)> =
+        outline.declarations.iter().enumerate().map(|(at, declaration)| (declaration.span.end, at)).collect();
+    by_end.sort_unstable();
+    let mut upto = 0;
+    for at in 0..outline.comments.len() {
+        let comment = &outline.comments[at];
+        let (start, back) = (comment.span.start, comment.standing == Doc::Back);
+        let from = std::mem::replace(&mut upto, comment.span.end);
+        if !back {
+            continue;
+        }
+        outline.comments[at].attached = true;
+        // Two comments behind one declaration are the first's.
+        let before = by_end[..by_end.partition_point(|&(end, _)| end <= start)].last();
+        let behind = before.filter(|&&(end, _)| {
+            end >= from
+                && source.slice(Span::new(end, start)).chars().all(|c| c.is_whitespace() || ",;".contains(c))
+        });
+        if let Some(&(end, _)) = behind {
+            // Variables of one statement share its comment.
+            for &(_, found) in by_end.iter().rev().filter(|&&(other, _)| other == end) {
+                let attached = &mut outline.declarations[found].comment;
+                attached.doc = attached.doc.or(Some(id(at)));
+            }
+            continue;
+        }
+        let inside = outline.declarations.iter_mut().rev().find(|declaration| {
+            declaration.span.start < start && start < declaration.span.end && !declaration.kind.is_field()
+        });
+        let parameters = inside.map(|declaration| &mut declaration.signature.parameters);
+        let told = parameters.and_then(|list| list.iter_mut().rfind(|parameter| parameter.span.end <= start));
+        if let Some(parameter) = told {
+            parameter.told = true;
+        }
+    }
+}
+
+/// Returns the comment that ends on the line above `start`; comments to tools may stand between.
+fn directly_above(outline: &Outline, source: &Source, start: u32) -> Option<CommentId> {
+    let mut upto = start;
+    for at in (0..before(outline, start)).rev() {
+        let comment = &outline.comments[at];
+        let gap = source.slice(Span::new(comment.span.end, upto));
+        if !gap.trim().is_empty() || gap.matches('\n').count() > 1 || comment.attached {
+            return None;
+        }
+        match comment.standing {
+            Doc::IfAbove | Doc::Yes => return Some(id(at)),
+            Doc::Directive => upto = comment.span.start,
+            Doc::No | Doc::Back | Doc::Elsewhere => return None,
+        }
+    }
+    None
+}
+
+/// Returns a comment that empty lines part from the declaration, and that surely speaks of it: it begins
+/// with its name, or holds entries. The file's first comment is its header.
+fn beyond_gap(outline: &Outline, source: &Source, name: &str, start: u32) -> Option<Misplaced> {
+    let at = before(outline, start).checked_sub(1).filter(|&at| at > 0)?;
+    let comment = &outline.comments[at];
+    let gap = source.slice(Span::new(comment.span.end, start));
+    let near = gap.trim().is_empty() && (2..=3).contains(&gap.matches('\n').count());
+    if !near || comment.attached || !matches!(comment.standing, Doc::IfAbove | Doc::Yes) {
+        return None;
+    }
+    let mut texts = comment.lines.iter().map(|&line| source.slice(line).trim());
+    let first = texts.clone().next()?.split_whitespace().next().unwrap_or_default();
+    let speaks = (first == name && reads_as_documentation(source.slice(comment.span)))
+        || texts.any(|line| line.starts_with("@param ") || line.starts_with("@return "));
+    speaks.then(|| Misplaced::Detached(id(at)))
 }
 
 fn is_trailing(source: &Source, comment: Span) -> bool {

@@ -17,6 +17,9 @@ pub struct Hierarchy {
     index: OnceLock<HashMap<&'static str, &'static str>>,
 }
 
+/// The hierarchy of a language whose exceptions have no types of their own.
+pub(super) static NO_HIERARCHY: Hierarchy = Hierarchy::new(&[], &[], "");
+
 impl Hierarchy {
     /// Makes a hierarchy of pairs of type and direct supertype.
     #[must_use]

@@ -1,9 +1,11 @@
 //! What a grammar-based language answers, and the reader that asks it.
 
+use std::sync::OnceLock;
+
 use tree_sitter::{Node, Tree};
 
 use super::{Given, Language, Parsers, Reader, Token, Walk, attach, walk};
-use crate::model::{Carrier, Outline};
+use crate::model::{Carrier, Doc, Outline};
 use crate::text::{Source, Span};
 
 /// What the walk does at a node of some kind.
@@ -35,8 +37,8 @@ pub enum Next {
 pub struct CommentForm {
     /// What carries the text.
     pub carrier: Carrier,
-    /// Whether it is documentation.
-    pub doc: bool,
+    /// How it stands to documentation.
+    pub doc: Doc,
 }
 
 /// Node kinds by number, made once a grammar.
@@ -88,7 +90,9 @@ impl<N: Copy> Table<N> {
     /// Returns the child of a node in a field that was named when the table was made.
     #[must_use]
     pub fn field<'t>(&self, node: Node<'t>, name: &'static str) -> Option<Node<'t>> {
-        let id = self.fields.iter().find(|(known, _)| *known == name)?.1;
+        let id = self.fields.iter().find(|(known, _)| *known == name).map(|&(_, id)| id);
+        debug_assert!(id.is_some(), "the field `{name}` is not in the language's vocabulary");
+        let id = id?;
         node.child_by_field_id(id)
     }
 
@@ -99,19 +103,77 @@ impl<N: Copy> Table<N> {
     }
 }
 
+/// The node kinds and fields of a grammar that a language uses.
+pub struct Vocabulary<N: 'static> {
+    /// Loads the grammar.
+    pub grammar: fn() -> tree_sitter::Language,
+    /// Every node kind used, with what the walk does at it.
+    pub names: &'static [(&'static str, Action<N>)],
+    /// Every field used.
+    pub fields: &'static [&'static str],
+    table: OnceLock<Table<N>>,
+}
+
+impl<N: Copy> Vocabulary<N> {
+    /// Makes the vocabulary of a grammar.
+    #[must_use]
+    pub const fn new(
+        grammar: fn() -> tree_sitter::Language,
+        names: &'static [(&'static str, Action<N>)],
+        fields: &'static [&'static str],
+    ) -> Self {
+        Self { grammar, names, fields, table: OnceLock::new() }
+    }
+
+    fn table(&self) -> &Table<N> {
+        self.table.get_or_init(|| Table::new((self.grammar)(), self.names, self.fields))
+    }
+}
+
+/// Declares the node kinds that a language uses: an enumeration of those it is asked about, each with
+/// the grammar's names for it, then comments, lines that part comment and declaration, what is passed
+/// over, and the fields. Makes `VOCABULARY` of it.
+macro_rules! kinds {
+    (
+        $name:ident of $grammar:path;
+        ask { $($kind:ident = $($node:literal)|+),+ $(,)? }
+        comment { $($comment:literal),* }
+        separator { $($separator:literal),* }
+        over { $($over:literal),* $(,)? }
+        fields { $($field:literal),* $(,)? }
+    ) => {
+        /// A node kind as this language names it.
+        #[derive(Clone, Copy, Debug, PartialEq, Eq)]
+        pub(in crate::languages) enum $name { $($kind),+ }
+
+        /// Kinds and fields of the grammar.
+        pub(in crate::languages) static VOCABULARY: $crate::reading::Vocabulary<$name> =
+            $crate::reading::Vocabulary::new(
+                || $grammar.into(),
+                &[
+                    $($(($node, $crate::reading::Action::Ask($name::$kind)),)+)+
+                    $(($comment, $crate::reading::Action::Comment),)*
+                    $(($separator, $crate::reading::Action::Separator),)*
+                    $(($over, $crate::reading::Action::Over),)*
+                ],
+                &[$($field),*],
+            );
+    };
+}
+pub(crate) use kinds;
+
 /// What a grammar-based language knows of its syntax tree.
 pub trait Grammar: Sync + 'static {
     /// The node kinds that the grammar is asked about.
     type Node: Copy + PartialEq + Send + Sync + 'static;
 
+    /// Returns the node kinds and fields used.
+    fn vocabulary(&self) -> &'static Vocabulary<Self::Node>;
+
     /// Returns the table of node kinds, made once.
-    fn table(&self) -> &'static Table<Self::Node>;
-
-    /// Names every node kind used, for the test that each exists.
-    fn names(&self) -> &'static [(&'static str, Action<Self::Node>)];
-
-    /// Names every field used, for the test that each exists.
-    fn fields(&self) -> &'static [&'static str];
+    fn table(&self) -> &'static Table<Self::Node> {
+        self.vocabulary().table()
+    }
 
     /// Returns the language this grammar serves.
     fn serves(&self) -> &'static Language;

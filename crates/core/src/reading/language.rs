@@ -1,7 +1,8 @@
 //! What a language is to the rest of the program: facts, and a reader.
 
+use super::flow::NO_HIERARCHY;
 use super::{Hierarchy, Parsers};
-use crate::model::{Carrier, LanguageId, NotationId, Outline};
+use crate::model::{Carrier, Dialect, LanguageId, NotationId, Outline};
 use crate::text::{Source, Span};
 
 /// How much a comment owes of one subject.
@@ -62,6 +63,8 @@ impl Demand {
 pub enum CommentPlace {
     /// Above the declaration.
     Above,
+    /// Directly above the declaration: an empty line parts the two.
+    DirectlyAbove,
     /// As the first statement of the body.
     FirstInBody,
 }
@@ -111,6 +114,8 @@ pub struct Language {
     pub untyped: bool,
     /// How the documentation is carried when a draft writes it.
     pub carrier: Carrier,
+    /// How entries are spelt where one notation serves several languages.
+    pub dialect: Dialect,
     /// Where the doc comment stands.
     pub place: CommentPlace,
     /// What a doc comment looks like, for messages.
@@ -132,6 +137,32 @@ pub struct Language {
 }
 
 impl Language {
+    /// Makes a language of which only names and reader are known; the rest is what most have.
+    #[must_use]
+    pub const fn of(id: &'static str, label: &'static str, reader: &'static dyn Reader) -> Self {
+        Self {
+            id: LanguageId::new(id),
+            label,
+            endings: &[],
+            notations: &[],
+            notation: NotationId::new("tags"),
+            demand: Demand::of(Owe::BeyondSummary),
+            asks_fields: false,
+            untyped: false,
+            carrier: Carrier::Block { open: "/**", close: "*/" },
+            dialect: Dialect::Plain,
+            place: CommentPlace::Above,
+            doc_mark: "/**",
+            drops_after_annotations: false,
+            hierarchy: &NO_HIERARCHY,
+            ambient: &[],
+            well_known: &[],
+            type_words: &[],
+            literal_type: |_| None,
+            reader,
+        }
+    }
+
     /// Tells whether a file name has one of the language's endings.
     #[must_use]
     pub fn reads(&self, file_name: &str) -> bool {

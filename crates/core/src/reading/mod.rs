@@ -15,7 +15,8 @@ mod walk;
 
 pub use comments::{block_lines, line_run_text, without_mark};
 pub use flow::{Hierarchy, Raised};
-pub use grammar::{Action, CommentForm, Grammar, GrammarReader, Next, Table};
+pub(crate) use grammar::kinds;
+pub use grammar::{Action, CommentForm, Grammar, GrammarReader, Next, Table, Vocabulary};
 pub use language::{CommentPlace, Demand, Language, Owe, Reader, Token, TypeWords};
 pub use mask::Given;
 pub use parsers::Parsers;

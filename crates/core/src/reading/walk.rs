@@ -7,7 +7,7 @@ use tree_sitter::{Node, Tree};
 use super::flow::{self, Flow};
 use super::{Action, Grammar, Next, Raised, Table, Token, comments};
 use crate::model::{
-    Answer, Carrier, CommentId, DeclId, Declaration, Kind, Misplaced, Name, Origin, Outline, RawComment,
+    Answer, Carrier, CommentId, DeclId, Declaration, Doc, Kind, Misplaced, Name, Origin, Outline, RawComment,
     Surface, Thrown,
 };
 use crate::text::{Source, Span, narrow};
@@ -304,6 +304,7 @@ impl<'t, N: Copy> Walk<'t, N> {
             span: at,
             carrier: Carrier::Docstring,
             doc: true,
+            standing: Doc::Yes,
             in_body: false,
             owner: self.owner(),
             attached: true,
@@ -398,6 +399,8 @@ fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Nod
     let bare = text.trim_end();
     let at = Span::of(node.start_byte(), node.start_byte() + bare.len());
     let form = grammar.comment(bare);
+    let (doc, candidate) =
+        (matches!(form.doc, Doc::Yes | Doc::Back | Doc::Elsewhere), form.doc == Doc::IfAbove);
     let source = walk.source.text();
     let line_start = source[..node.start_byte()].rfind('\n').map_or(0, |found| found + 1);
     let trailing = !source[line_start..node.start_byte()].trim().is_empty();
@@ -407,9 +410,15 @@ fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Nod
         if let Some(last) = last.filter(|last| last.span.end <= at.start) {
             let gap = &source[last.span.end as usize..node.start_byte()];
             let joined = gap.trim().is_empty() && gap.matches('\n').count() == 1;
-            if last.carrier == form.carrier && last.doc == form.doc && joined && !trailing && !last.attached {
+            let alike = last.carrier == form.carrier
+                // Where plain lines are documentation, the first may have a mark of its own.
+                || (candidate && matches!(last.carrier, Carrier::Lines { .. }));
+            // What goes on behind a line's code is part of what began there.
+            let apart = (trailing || last.attached) && !(form.doc == Doc::Back && !trailing);
+            let same = last.standing == form.doc || (last.standing == Doc::Elsewhere && form.doc == Doc::Yes);
+            if alike && same && joined && !apart {
                 last.span.end = at.end;
-                if form.doc {
+                if doc || candidate {
                     last.lines.push(comments::without_mark(bare, at.start as usize, mark));
                 }
                 return;
@@ -417,8 +426,10 @@ fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Nod
         }
     }
     let lines = match form.carrier {
-        Carrier::Lines { mark } if form.doc => vec![comments::without_mark(bare, at.start as usize, mark)],
-        Carrier::Block { open, close } if form.doc => {
+        Carrier::Lines { mark } if doc || candidate => {
+            vec![comments::without_mark(bare, at.start as usize, mark)]
+        }
+        Carrier::Block { open, close } if doc || candidate => {
             comments::block_lines(source, at, open.len(), close.len())
         }
         Carrier::Lines { .. } | Carrier::Block { .. } | Carrier::Docstring => Vec::new(),
@@ -426,11 +437,12 @@ fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Nod
     let comment = RawComment {
         span: at,
         carrier: form.carrier,
-        doc: form.doc,
+        doc,
+        standing: form.doc,
         in_body: walk.in_code(),
         owner: walk.owner(),
         // A comment behind code on its line belongs to that code, never to what follows.
-        attached: trailing,
+        attached: trailing || form.doc == Doc::Elsewhere,
         lines,
     };
     walk.outline.comments.push(comment);

@@ -1,5 +1,6 @@
 //! A file with its comments read.
 
+use std::cell::OnceCell;
 use std::collections::HashMap;
 
 use crate::model::{CommentId, DeclId, DocComment, NotationId, Outline};
@@ -22,6 +23,16 @@ pub struct FileReading<'a> {
     /// The notation of comments that do not tell, and of drafts.
     pub notation: NotationId,
     docs: HashMap<CommentId, DocComment>,
+    habits: OnceCell<Habits>,
+}
+
+/// What the comments of a file have in common beyond their notation.
+#[derive(Clone, Copy, Debug, Default)]
+pub struct Habits {
+    /// Commands are written with a backslash.
+    pub backslash: bool,
+    /// The summary is marked as such.
+    pub brief: bool,
 }
 
 impl<'a> FileReading<'a> {
@@ -42,16 +53,37 @@ impl<'a> FileReading<'a> {
         let notation =
             settings.notation.or_else(|| majority(evident.values(), language)).unwrap_or(language.notation);
         let read = |(&id, found): (&CommentId, &Option<NotationId>)| {
-            (id, notations::read(outline.comment(id), source, found.unwrap_or(notation), language.notations))
+            (
+                id,
+                notations::read(
+                    outline.comment(id),
+                    source,
+                    found.unwrap_or(notation),
+                    (language.notations, language.dialect),
+                ),
+            )
         };
         let docs = evident.iter().map(read).collect();
-        Self { source, language, settings, outline, notation, docs }
+        Self { source, language, settings, outline, notation, docs, habits: OnceCell::new() }
     }
 
     /// Returns the doc comment of a declaration, where it has one that callers see.
     #[must_use]
     pub fn doc(&self, id: DeclId) -> Option<&DocComment> {
         self.outline.declaration(id).comment.doc.and_then(|comment| self.docs.get(&comment))
+    }
+
+    /// Returns what the comments of the file have in common.
+    #[must_use]
+    pub fn habits(&self) -> Habits {
+        let count = |what: &str| memchr::memmem::find_iter(self.source.text().as_bytes(), what).count();
+        *self.habits.get_or_init(|| {
+            let brief = (count("@brief "), count("\\brief "));
+            Habits {
+                backslash: count("\\param") + brief.1 > count("@param") + brief.0,
+                brief: brief.0 + brief.1 > 0,
+            }
+        })
     }
 
     /// Returns the view of the file that rules have.
@@ -70,7 +102,13 @@ impl<'a> FileReading<'a> {
 fn evidence(lines: &[Span], source: &Source, language: &Language) -> Option<NotationId> {
     let several = language.notations.len() > 1;
     (!several || lines.len() > 1)
-        .then(|| notations::evident(&Lines::new(source, lines), language.notations, language.notation))
+        .then(|| {
+            notations::evident(
+                &Lines::new(source, lines, language.dialect),
+                language.notations,
+                language.notation,
+            )
+        })
         .flatten()
 }
 

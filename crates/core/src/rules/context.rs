@@ -71,7 +71,10 @@ impl<'a> Context<'a> {
     /// Spells an entry as its notation does.
     #[must_use]
     pub fn spell(&self, kind: EntryKind, name: &str) -> String {
-        self.notation().map_or_else(|| name.to_owned(), |notation| (notation.spelling)(kind, name))
+        self.notation().map_or_else(
+            || name.to_owned(),
+            |notation| (notation.spelling)(kind, name, self.file.language.dialect),
+        )
     }
 
     /// Returns the description of an entry as prose, empty where there is none.

@@ -139,14 +139,18 @@ fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
 }
 
 fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
-    let mut all = entries(context);
+    // Lists of single values are no repetition; one notation has an entry for each result.
+    if context.doc.notation.as_str() == "annotations" {
+        return;
+    }
+    let mut all = entries(context).filter(|entry| entry.value.is_none());
     let (Some(first), Some(second)) = (all.next(), all.next()) else { return };
     let message = "what comes back has a second entry; keep one of the two".to_owned();
     findings.report(second.tag, "", message).related(first.tag, "the first entry").done();
 }
 
 fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
-    for entry in entries(context).filter(|entry| entry.ty.is_none()) {
+    for entry in entries(context).filter(|entry| entry.ty.is_none() && entry.value.is_none()) {
         let said =
             entry.text.is_some_and(|span| !is_wordless(context.slice(span)) || context.slice(span).len() > 2);
         if !said {

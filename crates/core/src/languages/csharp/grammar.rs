@@ -1,6 +1,6 @@
 //! The answers of C# to the walk: which node declares, which one acts.
 
-use std::sync::{LazyLock, OnceLock};
+use std::sync::LazyLock;
 
 use aho_corasick::AhoCorasick;
 use tree_sitter::Node;
@@ -8,7 +8,7 @@ use tree_sitter::Node;
 use super::kinds::{self, CSharp};
 use super::{CSHARP, declare, flow};
 use crate::languages::shared::{Braces, block_form, first_branches, is_test_path, without_plain_bodies};
-use crate::reading::{Action, CommentForm, Given, Grammar, Language, Next, Scope, Table, Walk};
+use crate::reading::{CommentForm, Given, Grammar, Language, Next, Scope, Vocabulary, Walk};
 use crate::text::Span;
 
 /// The grammar of C#.
@@ -43,17 +43,10 @@ static BRACES: Braces = Braces {
 impl Grammar for CSharpGrammar {
     type Node = CSharp;
 
-    fn table(&self) -> &'static Table<CSharp> {
-        static TABLE: OnceLock<Table<CSharp>> = OnceLock::new();
-        TABLE.get_or_init(|| Table::new(tree_sitter_c_sharp::LANGUAGE.into(), kinds::NAMES, kinds::FIELDS))
-    }
-
-    fn names(&self) -> &'static [(&'static str, Action<CSharp>)] {
-        kinds::NAMES
-    }
-
-    fn fields(&self) -> &'static [&'static str] {
-        kinds::FIELDS
+    fn vocabulary(&self) -> &'static Vocabulary<CSharp> {
+        static VOCABULARY: Vocabulary<CSharp> =
+            Vocabulary::new(|| tree_sitter_c_sharp::LANGUAGE.into(), kinds::NAMES, kinds::FIELDS);
+        &VOCABULARY
     }
 
     fn serves(&self) -> &'static Language {

@@ -14,7 +14,7 @@ mod kinds;
 mod parameters;
 mod types;
 
-use crate::model::{Carrier, LanguageId, NotationId};
+use crate::model::{Carrier, Dialect, LanguageId, NotationId};
 use crate::reading::{CommentPlace, Demand, GrammarReader, Language, Owe};
 
 /// C#.
@@ -28,6 +28,7 @@ pub(super) static CSHARP: Language = Language {
     asks_fields: true,
     untyped: false,
     carrier: Carrier::Lines { mark: "///" },
+    dialect: Dialect::Plain,
     place: CommentPlace::Above,
     doc_mark: "///",
     drops_after_annotations: true,

@@ -28,6 +28,7 @@ pub(super) fn parameters(walk: &Walk<'_, CSharp>, list: Node<'_>) -> Vec<Paramet
                 optional: false,
                 variadic: Variadic::Positional,
                 exempt: false,
+                told: false,
             }),
             _ => {}
         }
@@ -57,6 +58,7 @@ fn parameter(walk: &Walk<'_, CSharp>, node: Node<'_>) -> Option<Parameter> {
         optional: default.is_some(),
         variadic: if params { Variadic::Positional } else { Variadic::No },
         exempt: text.chars().all(|c| c == '_'),
+        told: false,
     })
 }
 

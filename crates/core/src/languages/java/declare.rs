@@ -214,6 +214,7 @@ fn parameter(walk: &Walk<'_, Java>, node: Node<'_>) -> Option<Parameter> {
         optional: false,
         variadic,
         exempt: text == "_",
+        told: false,
     })
 }
 

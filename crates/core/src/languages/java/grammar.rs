@@ -1,6 +1,6 @@
 //! The answers of Java to the walk: which node declares, which one acts.
 
-use std::sync::{LazyLock, OnceLock};
+use std::sync::LazyLock;
 
 use aho_corasick::AhoCorasick;
 use tree_sitter::Node;
@@ -8,7 +8,7 @@ use tree_sitter::Node;
 use super::kinds::{self, Java};
 use super::{JAVA, declare, flow};
 use crate::languages::shared::{Braces, block_form, is_test_path, without_plain_bodies};
-use crate::reading::{Action, CommentForm, Given, Grammar, Language, Next, Scope, Table, Walk};
+use crate::reading::{CommentForm, Given, Grammar, Language, Next, Scope, Vocabulary, Walk};
 
 /// The grammar of Java.
 pub(in crate::languages) struct JavaGrammar;
@@ -48,17 +48,10 @@ static BRACES: Braces = Braces {
 impl Grammar for JavaGrammar {
     type Node = Java;
 
-    fn table(&self) -> &'static Table<Java> {
-        static TABLE: OnceLock<Table<Java>> = OnceLock::new();
-        TABLE.get_or_init(|| Table::new(tree_sitter_java::LANGUAGE.into(), kinds::NAMES, kinds::FIELDS))
-    }
-
-    fn names(&self) -> &'static [(&'static str, Action<Java>)] {
-        kinds::NAMES
-    }
-
-    fn fields(&self) -> &'static [&'static str] {
-        kinds::FIELDS
+    fn vocabulary(&self) -> &'static Vocabulary<Java> {
+        static VOCABULARY: Vocabulary<Java> =
+            Vocabulary::new(|| tree_sitter_java::LANGUAGE.into(), kinds::NAMES, kinds::FIELDS);
+        &VOCABULARY
     }
 
     fn serves(&self) -> &'static Language {

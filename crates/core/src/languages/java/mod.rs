@@ -12,7 +12,7 @@ pub(super) mod grammar;
 mod kinds;
 mod types;
 
-use crate::model::{Carrier, LanguageId, NotationId};
+use crate::model::{Carrier, Dialect, LanguageId, NotationId};
 use crate::reading::{CommentPlace, Demand, GrammarReader, Language, Owe};
 
 /// Java.
@@ -26,6 +26,7 @@ pub(super) static JAVA: Language = Language {
     asks_fields: true,
     untyped: false,
     carrier: Carrier::Block { open: "/**", close: "*/" },
+    dialect: Dialect::Plain,
     place: CommentPlace::Above,
     doc_mark: "/**",
     drops_after_annotations: true,

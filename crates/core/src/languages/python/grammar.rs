@@ -1,14 +1,12 @@
 //! The answers of Python to the walk: which node declares, which one acts.
 
-use std::sync::OnceLock;
-
 use tree_sitter::Node;
 
 use super::kinds::{self, Python};
 use super::{PYTHON, declare, docstring, finish, flow};
 use crate::languages::shared::is_test_path;
-use crate::model::Carrier;
-use crate::reading::{Action, CommentForm, Grammar, Language, Next, Scope, Table, Walk};
+use crate::model::{Carrier, Doc};
+use crate::reading::{CommentForm, Grammar, Language, Next, Scope, Vocabulary, Walk};
 
 /// The grammar of Python.
 pub(in crate::languages) struct PythonGrammar;
@@ -19,17 +17,10 @@ pub(in crate::languages) static GRAMMAR: PythonGrammar = PythonGrammar;
 impl Grammar for PythonGrammar {
     type Node = Python;
 
-    fn table(&self) -> &'static Table<Python> {
-        static TABLE: OnceLock<Table<Python>> = OnceLock::new();
-        TABLE.get_or_init(|| Table::new(tree_sitter_python::LANGUAGE.into(), kinds::NAMES, kinds::FIELDS))
-    }
-
-    fn names(&self) -> &'static [(&'static str, Action<Python>)] {
-        kinds::NAMES
-    }
-
-    fn fields(&self) -> &'static [&'static str] {
-        kinds::FIELDS
+    fn vocabulary(&self) -> &'static Vocabulary<Python> {
+        static VOCABULARY: Vocabulary<Python> =
+            Vocabulary::new(|| tree_sitter_python::LANGUAGE.into(), kinds::NAMES, kinds::FIELDS);
+        &VOCABULARY
     }
 
     fn serves(&self) -> &'static Language {
@@ -38,7 +29,8 @@ impl Grammar for PythonGrammar {
 
     fn comment(&self, text: &str) -> CommentForm {
         let doc = text.starts_with("#:");
-        CommentForm { carrier: Carrier::Lines { mark: if doc { "#:" } else { "#" } }, doc }
+        let mark = if doc { "#:" } else { "#" };
+        CommentForm { carrier: Carrier::Lines { mark }, doc: if doc { Doc::Yes } else { Doc::No } }
     }
 
     fn enter<'t>(&self, walk: &mut Walk<'t, Python>, node: Node<'t>, kind: Python) -> Next {

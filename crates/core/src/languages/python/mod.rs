@@ -15,7 +15,7 @@ mod kinds;
 mod parameters;
 mod types;
 
-use crate::model::{Carrier, LanguageId, NotationId};
+use crate::model::{Carrier, Dialect, LanguageId, NotationId};
 use crate::reading::{CommentPlace, Demand, GrammarReader, Language, Owe};
 
 /// Python.
@@ -34,6 +34,7 @@ pub(super) static PYTHON: Language = Language {
     asks_fields: false,
     untyped: true,
     carrier: Carrier::Docstring,
+    dialect: Dialect::Plain,
     place: CommentPlace::FirstInBody,
     doc_mark: "\"\"\"",
     drops_after_annotations: false,

@@ -62,6 +62,7 @@ fn parameter(walk: &Walk<'_, Python>, node: Node<'_>) -> Option<Parameter> {
         // A leading underscore says that the parameter is there for form's sake; a receiver's name, that
         // the function is made a method elsewhere.
         exempt: text.starts_with('_') || matches!(text, "self" | "cls"),
+        told: false,
     })
 }
 
@@ -115,6 +116,7 @@ pub(super) fn data_fields(walk: &Walk<'_, Python>, body: Node<'_>, attrs: bool) 
             optional: default.is_some(),
             variadic: Variadic::No,
             exempt: text.starts_with('_'),
+            told: false,
         });
     }
     out

@@ -1,6 +1,6 @@
 //! Comments of languages with `/* */` and `//`.
 
-use crate::model::Carrier;
+use crate::model::{Carrier, Doc};
 use crate::reading::CommentForm;
 
 /// Tells whether a comment is a banner: ornament, never documentation.
@@ -17,5 +17,5 @@ pub(in crate::languages) fn block_form(text: &str) -> CommentForm {
     } else {
         (Carrier::Lines { mark: if doc_line { "///" } else { "//" } }, doc_line)
     };
-    CommentForm { carrier, doc }
+    CommentForm { carrier, doc: if doc { Doc::Yes } else { Doc::No } }
 }

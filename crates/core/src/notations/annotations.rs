@@ -1,0 +1,224 @@
+//! Tags as comments of Lua and Luau have them: `---@param name type text` with types, `--- @param name
+//! text` and `@tparam type name text` without or ahead.
+
+use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
+use super::summary::{blank, complete, describe, entry, entry_name, first_word, mark, type_end};
+use super::table::{Meaning, Tag, look_up};
+use super::{Lines, fields, fields::EntryLines};
+use crate::model::{
+    Dialect, DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId, Surface,
+};
+
+/// The notation.
+pub(super) static ANNOTATIONS: Notation = Notation {
+    id: NotationId::new("annotations"),
+    looks_like: "---@param name type text",
+    read,
+    evidence: |lines| (0..lines.len()).filter(|&at| opening(lines.text(at)).is_some()).count(),
+    spelling,
+    holds: |kind| !matches!(kind, EntryKind::Yields | EntryKind::Throws),
+    writer: &fields::FieldWriter(&AnnotationLines),
+};
+
+const TABLE: &[Tag] = &[
+    ("param", Meaning::Entry(EntryKind::Param)),
+    ("tparam", Meaning::Entry(EntryKind::Param)),
+    ("return", Meaning::Entry(EntryKind::Returns)),
+    ("returns", Meaning::Entry(EntryKind::Returns)),
+    ("treturn", Meaning::Entry(EntryKind::Returns)),
+    ("generic", Meaning::Entry(EntryKind::TypeParam)),
+    ("field", Meaning::Entry(EntryKind::Property)),
+    ("tfield", Meaning::Entry(EntryKind::Property)),
+    ("raise", Meaning::Entry(EntryKind::Throws)),
+    ("error", Meaning::Entry(EntryKind::Throws)),
+    ("overload", Meaning::Mark),
+    ("deprecated", Meaning::Deprecated),
+    ("local", Meaning::Surface(Surface::Private)),
+    ("private", Meaning::Surface(Surface::Private)),
+    ("protected", Meaning::Surface(Surface::Protected)),
+    ("package", Meaning::Surface(Surface::Package)),
+    ("ignore", Meaning::Hidden),
+    ("alias", Meaning::Mark),
+    ("as", Meaning::Mark),
+    ("async", Meaning::Mark),
+    ("author", Meaning::Mark),
+    ("cast", Meaning::Mark),
+    ("class", Meaning::Mark),
+    ("classmod", Meaning::Mark),
+    ("copyright", Meaning::Mark),
+    ("diagnostic", Meaning::Mark),
+    ("enum", Meaning::Mark),
+    ("example", Meaning::Mark),
+    ("export", Meaning::Mark),
+    ("factory", Meaning::Mark),
+    ("file", Meaning::Mark),
+    ("fixme", Meaning::Mark),
+    ("function", Meaning::Mark),
+    ("include", Meaning::Mark),
+    ("license", Meaning::Mark),
+    ("lfunction", Meaning::Mark),
+    ("meta", Meaning::Mark),
+    ("module", Meaning::Mark),
+    ("name", Meaning::Mark),
+    ("nodiscard", Meaning::Mark),
+    ("operator", Meaning::Mark),
+    ("pragma", Meaning::Mark),
+    ("release", Meaning::Mark),
+    ("script", Meaning::Mark),
+    ("section", Meaning::Mark),
+    ("see", Meaning::Mark),
+    ("since", Meaning::Mark),
+    ("source", Meaning::Mark),
+    ("static", Meaning::Mark),
+    ("submodule", Meaning::Mark),
+    ("table", Meaning::Mark),
+    ("todo", Meaning::Mark),
+    ("topic", Meaning::Mark),
+    ("type", Meaning::Mark),
+    ("usage", Meaning::Mark),
+    ("vararg", Meaning::Mark),
+    ("version", Meaning::Mark),
+    ("warning", Meaning::Mark),
+    ("within", Meaning::Mark),
+];
+
+/// Returns the name of the tag that opens a line; tags may carry modifiers: `@param[opt]`.
+fn opening(line: &str) -> Option<&str> {
+    let rest = line.trim_start().strip_prefix('@')?;
+    let end = rest.find(|c: char| !c.is_ascii_alphanumeric() && c != '_').unwrap_or(rest.len());
+    let after = rest[end..].chars().next();
+    let tag = rest.starts_with(|c: char| c.is_ascii_lowercase())
+        && !matches!(after, Some('-' | '\\' | '.' | '/' | '@'));
+    tag.then(|| &rest[..end])
+}
+
+fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
+    let mut doc = blank(lines, span, ANNOTATIONS.id);
+    let shielded = lines.shielded();
+    let opens: Vec<(usize, &str)> = (0..lines.len())
+        .filter(|&at| !shielded[at])
+        .filter_map(|at| opening(lines.text(at)).map(|name| (at, name)))
+        .collect();
+    let first = opens.first().map_or(lines.len(), |&(at, _)| at);
+    describe(&mut doc, lines, first);
+    for (number, &(at, name)) in opens.iter().enumerate() {
+        let next = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
+        let end = (at..next).rev().find(|&row| !lines.is_blank(row)).map_or(at + 1, |row| row + 1);
+        read_tag(&mut doc, lines, name, (at, end));
+    }
+    // Where types stand at once behind the mark, the description may follow them.
+    if doc.summary.is_none() && first == 0 && is_typed(lines, 0) {
+        let after = opens.last().map_or(0, |&(at, _)| at + 1);
+        describe_behind(&mut doc, lines, after);
+    }
+    complete(&mut doc);
+    doc
+}
+
+fn describe_behind(doc: &mut DocComment, lines: &Lines<'_>, from: usize) {
+    super::summary::describe_from(doc, lines, (from, 0), lines.len());
+}
+
+/// `---@param` has types, `--- @param` has none.
+fn is_typed(lines: &Lines<'_>, at: usize) -> bool {
+    lines.text(at).starts_with('@')
+}
+
+fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, usize)) {
+    let (meaning, standing) = look_up(TABLE, name);
+    if standing != MarkStanding::Known {
+        doc.marks.push(mark(lines, name, standing.clone(), rows));
+    }
+    match meaning {
+        Some(Meaning::Entry(kind)) => {
+            doc.entries.push(read_entry(lines, kind, name, rows));
+            return;
+        }
+        Some(Meaning::Inherits) => doc.inherits = true,
+        Some(Meaning::Hidden) => doc.hidden = true,
+        Some(Meaning::Deprecated) => doc.deprecated = true,
+        Some(Meaning::Surface(surface)) => doc.surface = Some(surface),
+        Some(Meaning::ParamType | Meaning::ReturnType | Meaning::Mark) | None => {}
+    }
+    if standing == MarkStanding::Known {
+        doc.marks.push(mark(lines, name, MarkStanding::Known, rows));
+    }
+}
+
+fn read_entry(lines: &Lines<'_>, kind: EntryKind, tag: &str, rows: (usize, usize)) -> Entry {
+    let mut found = entry(kind, lines.span_of(tag), rows);
+    let line = lines.text(rows.0);
+    let behind = (lines.span_of(tag).end - lines.spans()[rows.0].start) as usize;
+    let mut rest = &line[behind..];
+    // Modifiers: `[opt]`, `[opt=5]`, `[1]`.
+    if let Some((inner, after)) = rest.strip_prefix('[').and_then(|inner| inner.split_once(']')) {
+        found.optional = inner.starts_with("opt");
+        found.default = inner.split_once("opt=").map(|(_, value)| lines.span_of(value));
+        rest = after;
+    }
+    rest = rest.trim_start();
+    let typed = is_typed(lines, rows.0);
+    let type_first = matches!(tag, "tparam" | "treturn" | "tfield");
+    let take_type = |found: &mut Entry, rest: &str| -> usize {
+        let end = type_end(rest);
+        if end > 0 {
+            found.ty = Some(lines.span_of(&rest[..end]));
+        }
+        end
+    };
+    if type_first || (kind == EntryKind::Returns && typed) {
+        let end = take_type(&mut found, rest);
+        rest = rest[end..].trim_start();
+    }
+    if matches!(kind, EntryKind::Param | EntryKind::Property | EntryKind::TypeParam) {
+        let (word, after) = first_word(rest);
+        let bare = word.trim_end_matches([':', ',']);
+        found.optional |= bare.ends_with('?');
+        found.names.extend(entry_name(lines, bare.trim_end_matches('?')));
+        if bare == "..." {
+            found.names.push(EntryName { name: Name::new("..."), span: lines.span_of(bare), dotted: true });
+        }
+        rest = after.trim_start();
+        if typed && !type_first {
+            let end = take_type(&mut found, rest);
+            rest = &rest[end..];
+        }
+    }
+    let text = rest.trim_start().trim_start_matches(['-', '#', ':']).trim_start();
+    found.text = lines.text_span(lines.span_of(text).start, rows.0, rows.1);
+    found
+}
+
+fn spelling(kind: EntryKind, name: &str, _dialect: Dialect) -> String {
+    match kind {
+        EntryKind::Param => format!("@param {name}"),
+        EntryKind::TypeParam => format!("@generic {name}"),
+        EntryKind::Returns | EntryKind::Yields => "@return".to_owned(),
+        EntryKind::Throws => "@raise".to_owned(),
+        EntryKind::Property => format!("@field {name}"),
+    }
+}
+
+/// How this notation writes one entry.
+struct AnnotationLines;
+
+impl EntryLines for AnnotationLines {
+    fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
+        let name = entry.name.as_deref().unwrap_or_default();
+        let head = spelling(entry.kind, name, style.dialect);
+        let ty = entry.ty.as_deref().unwrap_or("any");
+        vec![match entry.kind {
+            EntryKind::Param if entry.optional => format!("{head}? {ty} {}", style.placeholder),
+            EntryKind::Param | EntryKind::Returns => format!("{head} {ty} {}", style.placeholder),
+            _ => format!("{head} {}", style.placeholder),
+        }]
+    }
+
+    fn parted(&self) -> bool {
+        false
+    }
+
+    fn types(&self, _dialect: Dialect) -> TypeCustom {
+        TypeCustom::Always
+    }
+}

@@ -1,0 +1,478 @@
+//! Commands at the start of a line, `@param name text` or `\param name text`, as comments of the C family
+//! have them; and, as a variant found per comment, the colon form: `name() - summary`, `@name: text`.
+
+use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
+use super::summary::{blank, complete, describe_from, entry, entry_name, first_word, mark};
+use super::table::{Meaning, Tag, look_up};
+use super::{Lines, fields, fields::EntryLines};
+use crate::model::{
+    Dialect, DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId, Surface,
+};
+
+/// The notation.
+pub(super) static COMMANDS: Notation = Notation {
+    id: NotationId::new("commands"),
+    looks_like: "@param name text, \\param name text",
+    read,
+    evidence: |lines| usize::from(!opens(lines).is_empty()),
+    spelling,
+    holds: |kind| !matches!(kind, EntryKind::Yields),
+    writer: &fields::FieldWriter(&CommandLines),
+};
+
+const TABLE: &[Tag] = &[
+    ("param", Meaning::Entry(EntryKind::Param)),
+    ("tparam", Meaning::Entry(EntryKind::TypeParam)),
+    ("return", Meaning::Entry(EntryKind::Returns)),
+    ("returns", Meaning::Entry(EntryKind::Returns)),
+    ("result", Meaning::Entry(EntryKind::Returns)),
+    ("retval", Meaning::Entry(EntryKind::Returns)),
+    ("throw", Meaning::Entry(EntryKind::Throws)),
+    ("throws", Meaning::Entry(EntryKind::Throws)),
+    ("exception", Meaning::Entry(EntryKind::Throws)),
+    ("property", Meaning::Entry(EntryKind::Property)),
+    ("copydoc", Meaning::Inherits),
+    ("copybrief", Meaning::Inherits),
+    ("copydetails", Meaning::Inherits),
+    ("overload", Meaning::Inherits),
+    ("deprecated", Meaning::Deprecated),
+    ("private", Meaning::Surface(Surface::Private)),
+    ("protected", Meaning::Surface(Surface::Protected)),
+    ("public", Meaning::Surface(Surface::Public)),
+    ("internal", Meaning::Mark),
+    ("attention", Meaning::Mark),
+    ("author", Meaning::Mark),
+    ("authors", Meaning::Mark),
+    ("brief", Meaning::Mark),
+    ("bug", Meaning::Mark),
+    ("copyright", Meaning::Mark),
+    ("date", Meaning::Mark),
+    ("details", Meaning::Mark),
+    ("example", Meaning::Mark),
+    ("invariant", Meaning::Mark),
+    ("license", Meaning::Mark),
+    ("note", Meaning::Mark),
+    ("par", Meaning::Mark),
+    ("post", Meaning::Mark),
+    ("pre", Meaning::Mark),
+    ("remark", Meaning::Mark),
+    ("remarks", Meaning::Mark),
+    ("sa", Meaning::Mark),
+    ("see", Meaning::Mark),
+    ("short", Meaning::Mark),
+    ("since", Meaning::Mark),
+    ("test", Meaning::Mark),
+    ("todo", Meaning::Mark),
+    ("version", Meaning::Mark),
+    ("warning", Meaning::Mark),
+];
+
+/// Commands that say what or where a comment is, on a line of their own; text may follow them.
+const STRUCTURE: &[&str] = &[
+    "addtogroup",
+    "anchor",
+    "callergraph",
+    "callgraph",
+    "category",
+    "class",
+    "cond",
+    "concept",
+    "def",
+    "defgroup",
+    "dir",
+    "else",
+    "elseif",
+    "endcond",
+    "endif",
+    "endinternal",
+    "enum",
+    "extends",
+    "file",
+    "fn",
+    "headerfile",
+    "hideinitializer",
+    "if",
+    "ifnot",
+    "implements",
+    "ingroup",
+    "interface",
+    "mainpage",
+    "memberof",
+    "module",
+    "name",
+    "namespace",
+    "nosubgrouping",
+    "package",
+    "page",
+    "private_member",
+    "protocol",
+    "pure",
+    "related",
+    "relatedalso",
+    "relates",
+    "relatesalso",
+    "section",
+    "showinitializer",
+    "static",
+    "struct",
+    "subpage",
+    "subsection",
+    "subsubsection",
+    "tableofcontents",
+    "typedef",
+    "union",
+    "var",
+    "weakgroup",
+];
+
+/// Commands inside running text.
+const INLINE: &[&str] = &[
+    "a",
+    "arg",
+    "b",
+    "c",
+    "cite",
+    "copybrief",
+    "diafile",
+    "dontinclude",
+    "dotfile",
+    "e",
+    "em",
+    "emoji",
+    "endlink",
+    "f",
+    "htmlinclude",
+    "image",
+    "include",
+    "includelineno",
+    "li",
+    "line",
+    "link",
+    "mscfile",
+    "n",
+    "p",
+    "ref",
+    "refitem",
+    "secreflist",
+    "skip",
+    "skipline",
+    "snippet",
+    "until",
+    "verbinclude",
+    "xrefitem",
+];
+
+/// Commands that open text in which nothing is read, with what ends it.
+const VERBATIM: &[(&str, &str)] = &[
+    ("code", "endcode"),
+    ("verbatim", "endverbatim"),
+    ("dot", "enddot"),
+    ("msc", "endmsc"),
+    ("startuml", "enduml"),
+    ("htmlonly", "endhtmlonly"),
+    ("latexonly", "endlatexonly"),
+    ("xmlonly", "endxmlonly"),
+    ("manonly", "endmanonly"),
+    ("rtfonly", "endrtfonly"),
+    ("f[", "f]"),
+    ("f{", "f}"),
+];
+
+fn is_inline(name: &str) -> bool {
+    INLINE.contains(&name) || VERBATIM.iter().any(|(open, close)| *open == name || *close == name)
+}
+
+/// Returns the name of the command that opens a line, and its sign.
+fn opening(line: &str) -> Option<(char, &str)> {
+    let trimmed = line.trim_start();
+    let sign = trimmed.chars().next().filter(|sign| matches!(sign, '@' | '\\'))?;
+    let rest = &trimmed[1..];
+    let end = rest.find(|c: char| !c.is_ascii_alphanumeric() && c != '_').unwrap_or(rest.len());
+    let after = rest[end..].chars().next();
+    let command = rest.starts_with(|c: char| c.is_ascii_lowercase())
+        && !matches!(after, Some('-' | '\\' | '.' | '/' | '(' | '@'));
+    command.then(|| (sign, &rest[..end]))
+}
+
+/// Returns, line by line, whether it lies in text in which nothing is read.
+fn shielded(lines: &Lines<'_>) -> Vec<bool> {
+    let mut out = lines.shielded();
+    let mut closing: Option<&str> = None;
+    for (at, shield) in out.iter_mut().enumerate() {
+        let line = lines.text(at);
+        let has = |name: &str| {
+            [format!("@{name}"), format!("\\{name}")].iter().any(|text| line.contains(text.as_str()))
+        };
+        match closing {
+            Some(close) => {
+                *shield = true;
+                if has(close) {
+                    closing = None;
+                }
+            }
+            None if line.contains(['@', '\\']) => {
+                let opened = VERBATIM.iter().find(|(open, close)| {
+                    opening(line).is_some_and(|(_, name)| name == *open || open.starts_with("f") && has(open))
+                        && !has(close)
+                });
+                closing = opened.map(|&(_, close)| close);
+            }
+            None => {}
+        }
+    }
+    // What is opened and never closed shields nothing.
+    if closing.is_some() { lines.shielded() } else { out }
+}
+
+/// Returns the lines that commands open, with their names.
+fn opens<'s>(lines: &Lines<'s>) -> Vec<(usize, char, &'s str)> {
+    // Most comments have none.
+    if !(0..lines.len()).any(|at| lines.text(at).contains(['@', '\\'])) {
+        return Vec::new();
+    }
+    let shielded = shielded(lines);
+    (0..lines.len())
+        .filter(|&at| !shielded[at])
+        .filter_map(|at| opening(lines.text(at)).map(|(sign, name)| (at, sign, name)))
+        .filter(|(_, _, name)| !is_inline(name))
+        .collect()
+}
+
+fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
+    let mut doc = blank(lines, span, COMMANDS.id);
+    let opens = opens(lines);
+    if is_colon_form(lines, &opens) {
+        read_colon(&mut doc, lines);
+        complete(&mut doc);
+        return doc;
+    }
+    describe_opening(&mut doc, lines, &opens);
+    for (number, &(at, sign, name)) in opens.iter().enumerate() {
+        let end = opens.get(number + 1).map_or(lines.len(), |&(next, ..)| next);
+        read_command(&mut doc, lines, (sign, name), (at, last_said(lines, at, end)));
+    }
+    for line in (0..lines.len()).map(|at| lines.text(at)) {
+        doc.inherits |=
+            ["@copydoc", "\\copydoc", "@copybrief", "\\copybrief"].iter().any(|c| line.contains(c));
+    }
+    complete(&mut doc);
+    doc
+}
+
+/// The opening description begins with the text of `brief`, or else with the first line that is text.
+fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, char, &str)]) {
+    let brief = opens.iter().position(|(.., name)| matches!(*name, "brief" | "short"));
+    let runs_on = |name: &str| STRUCTURE.contains(&name) || matches!(name, "brief" | "short" | "details");
+    let first = brief.unwrap_or(0);
+    let end = |from: usize| {
+        let stop = opens.iter().skip(from).find(|(.., name)| !runs_on(name));
+        stop.map_or(lines.len(), |&(at, ..)| at)
+    };
+    match brief {
+        Some(number) => {
+            let (at, _, name) = opens[number];
+            let upto = end(number);
+            describe_from(doc, lines, (at, lines.span_of(name).end), upto);
+            // The brief text ends with its paragraph, full stop or not.
+            doc.beyond_summary |= (at + 1..upto).any(|row| {
+                !lines.is_blank(row)
+                    && (lines.is_blank(row - 1) || opens.iter().any(|(open, ..)| *open == row))
+            });
+        }
+        None => {
+            let structural = opens.iter().skip(first).take_while(|(.., name)| STRUCTURE.contains(name));
+            let said_before = opens.first().is_some_and(|&(at, ..)| (0..at).any(|row| !lines.is_blank(row)));
+            let from = if said_before { 0 } else { structural.last().map_or(0, |&(at, ..)| at + 1) };
+            describe_from(doc, lines, (from, 0), end(0).max(from));
+        }
+    }
+}
+
+fn last_said(lines: &Lines<'_>, from: usize, upto: usize) -> usize {
+    (from..upto).rev().find(|&at| !lines.is_blank(at)).map_or(from + 1, |at| at + 1)
+}
+
+fn read_command(doc: &mut DocComment, lines: &Lines<'_>, (sign, name): (char, &str), rows: (usize, usize)) {
+    let (mut meaning, mut standing) = look_up(TABLE, name);
+    if STRUCTURE.contains(&name) || (sign == '\\' && standing != MarkStanding::Known) {
+        // A backslash may be anything.
+        (meaning, standing) = (Some(Meaning::Mark), MarkStanding::Known);
+    }
+    if standing != MarkStanding::Known {
+        doc.marks.push(mark(lines, name, standing.clone(), rows));
+    }
+    match meaning {
+        Some(Meaning::Entry(kind)) => {
+            doc.entries.push(read_entry(lines, kind, name, rows));
+            return;
+        }
+        Some(Meaning::Inherits) => doc.inherits = true,
+        Some(Meaning::Hidden) => doc.hidden = true,
+        Some(Meaning::Deprecated) => doc.deprecated = true,
+        Some(Meaning::Surface(surface)) => doc.surface = Some(surface),
+        Some(Meaning::ParamType | Meaning::ReturnType | Meaning::Mark) | None => {}
+    }
+    if standing == MarkStanding::Known && !matches!(name, "brief" | "short") {
+        doc.marks.push(mark(lines, name, MarkStanding::Known, rows));
+    }
+}
+
+fn read_entry(lines: &Lines<'_>, kind: EntryKind, tag: &str, rows: (usize, usize)) -> Entry {
+    let mut found = entry(kind, lines.span_of(tag), rows);
+    let line = lines.text(rows.0);
+    let behind = (lines.span_of(tag).end - lines.spans()[rows.0].start) as usize;
+    let mut rest = line[behind..].trim_start_matches(':').trim_start();
+    // `[in,out]`
+    if kind == EntryKind::Param
+        && let Some((_, after)) = rest.strip_prefix('[').and_then(|inner| inner.split_once(']'))
+    {
+        rest = after.trim_start();
+    }
+    if kind != EntryKind::Returns || tag == "retval" {
+        let (word, after) = first_word(rest);
+        // `@param a, b text`: names that go on behind a comma.
+        let (word, after) = names_until(rest, word, after);
+        if tag == "retval" {
+            found.value = Some(lines.span_of(word));
+        } else if kind == EntryKind::Throws {
+            found.names.extend(thrown_name(lines, word));
+        } else {
+            found.names.extend(word.split([',', ' ']).filter_map(|part| entry_name(lines, part)));
+            if word.trim() == "..." {
+                found.names.push(EntryName {
+                    name: Name::new("..."),
+                    span: lines.span_of(word.trim()),
+                    dotted: true,
+                });
+            }
+        }
+        rest = after;
+    }
+    // The entry ends with its paragraph where text of the comment goes on behind it.
+    found.text = lines.text_span(lines.span_of(rest).start, rows.0, rows.1).and_then(|span| {
+        let text = lines.source().slice(span);
+        let bare = text.trim_start_matches(['-', '–', '—', ':']).trim_start();
+        (!bare.is_empty()).then(|| crate::text::Span::of(span.end as usize - bare.len(), span.end as usize))
+    });
+    found
+}
+
+/// Widens a first word that ends with a comma by the words that belong to the same list.
+fn names_until<'t>(rest: &'t str, word: &'t str, after: &'t str) -> (&'t str, &'t str) {
+    let (mut word, mut after) = (word, after);
+    while word.ends_with(',') {
+        let (next, behind) = first_word(after);
+        let bare = next.trim_end_matches(',');
+        if bare.is_empty() || !bare.chars().all(|c| c.is_alphanumeric() || c == '_') {
+            break;
+        }
+        word = &rest[..rest.len() - behind.len()];
+        after = behind;
+    }
+    (word, after)
+}
+
+fn thrown_name(lines: &Lines<'_>, word: &str) -> Option<EntryName> {
+    let bare = word.trim_matches(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | ':' | '<' | '>')));
+    let bare = bare.trim_end_matches(':');
+    let name = Name::simple(bare);
+    (!name.as_str().is_empty()).then(|| EntryName { name, span: lines.span_of(bare), dotted: false })
+}
+
+/// Headings of paragraphs in the colon form that say what comes back.
+const RETURN_HEADINGS: &[&str] = &["Return:", "Returns:", "RETURN:", "RETURNS:", "Return value:"];
+
+fn colon_name(line: &str) -> Option<(&str, &str)> {
+    let rest = line.trim_start().strip_prefix('@')?;
+    let end = rest.find(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '.' | '-' | '>')))?;
+    let after = rest[end..].strip_prefix(':')?;
+    (end > 0).then(|| (&rest[..end], after))
+}
+
+/// In the colon form the names themselves stand behind the sign, and the first line names the callable.
+fn is_colon_form(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> bool {
+    let named = (0..lines.len()).filter(|&at| colon_name(lines.text(at)).is_some()).count();
+    let first =
+        (0..lines.len()).map(|at| lines.trimmed(at)).find(|line| !line.is_empty()).unwrap_or_default();
+    let headed = headed(first).is_some();
+    let known = opens.iter().filter(|(.., name)| TABLE.iter().any(|(known, _)| known == name)).count();
+    (named > 0 && known == 0) || (headed && first.contains("()") && known == 0)
+}
+
+/// Splits `name() - summary` and `struct name - summary`.
+fn headed(line: &str) -> Option<&str> {
+    let (head, summary) = line.split_once(" - ").or_else(|| line.split_once(": "))?;
+    let head = head.trim().trim_end_matches("()");
+    let word = head.rsplit(' ').next().unwrap_or_default();
+    let plain = !word.is_empty() && word.chars().all(|c| c.is_alphanumeric() || c == '_');
+    (plain && head.split(' ').count() <= 2).then_some(summary)
+}
+
+fn read_colon(doc: &mut DocComment, lines: &Lines<'_>) {
+    let is_heading = |line: &str| RETURN_HEADINGS.iter().any(|heading| line.starts_with(heading));
+    let starts: Vec<usize> = (0..lines.len())
+        .filter(|&at| colon_name(lines.text(at)).is_some() || is_heading(lines.trimmed(at)))
+        .collect();
+    let first = (0..lines.len()).find(|&at| !lines.is_blank(at)).unwrap_or(0);
+    let start = headed(lines.trimmed(first)).map_or(0, |summary| lines.span_of(summary).start);
+    describe_from(doc, lines, (first, start), starts.first().copied().unwrap_or(lines.len()));
+    for (number, &at) in starts.iter().enumerate() {
+        let next = starts.get(number + 1).copied().unwrap_or(lines.len());
+        // An entry of a name ends with its paragraph.
+        let end = (at + 1..next).find(|&row| lines.is_blank(row)).unwrap_or(next);
+        let line = lines.text(at);
+        let (mut found, rest) = match colon_name(line) {
+            Some((name, rest)) => {
+                let mut found = entry(EntryKind::Param, lines.span_of(name), (at, end));
+                found.names.extend(entry_name(lines, name));
+                (found, rest)
+            }
+            None => {
+                let heading = line.trim_start().split(':').next().unwrap_or_default();
+                let rest = &line.trim_start()[(heading.len() + 1).min(line.trim_start().len())..];
+                (entry(EntryKind::Returns, lines.span_of(heading), (at, end)), rest)
+            }
+        };
+        found.text = lines.text_span(lines.span_of(rest).start, at, end);
+        doc.entries.push(found);
+    }
+}
+
+fn spelling(kind: EntryKind, name: &str, dialect: Dialect) -> String {
+    match (kind, dialect) {
+        (EntryKind::Param, Dialect::Colon) => format!("@{name}:"),
+        (EntryKind::Returns, Dialect::Colon) => "Return:".to_owned(),
+        (EntryKind::Param, _) => format!("@param {name}"),
+        (EntryKind::TypeParam, _) => format!("@tparam {name}"),
+        (EntryKind::Returns, _) => "@return".to_owned(),
+        (EntryKind::Yields, _) => "@yield".to_owned(),
+        (EntryKind::Throws, _) => format!("@throws {name}"),
+        (EntryKind::Property, _) => format!("@property {name}"),
+    }
+}
+
+/// How this notation writes one entry.
+struct CommandLines;
+
+impl EntryLines for CommandLines {
+    fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
+        let head = spelling(entry.kind, entry.name.as_deref().unwrap_or_default(), style.dialect);
+        vec![format!("{} {}", signed(&head, style), style.placeholder)]
+    }
+
+    fn summary(&self, summary: &str, style: &WriteStyle) -> Vec<String> {
+        if style.brief {
+            return vec![format!("{} {summary}", signed("@brief", style))];
+        }
+        vec![summary.to_owned()]
+    }
+
+    fn types(&self, _dialect: Dialect) -> TypeCustom {
+        TypeCustom::Never
+    }
+}
+
+/// Writes a command with the sign that the file prefers.
+fn signed(head: &str, style: &WriteStyle) -> String {
+    if style.backslash { head.replacen('@', "\\", 1) } else { head.to_owned() }
+}
