@@ -22,7 +22,9 @@ pub(super) fn fresh(
     let (signature, _) = signature_of(file, declaration);
     let style = style(file);
     let wanted = entries(file, signature, &undocumented_debt(file, id), notation);
-    let lines = notation.writer.whole(&style.placeholder, &wanted, &style);
+    let opening =
+        if file.language.opens_with_name { format!("{} ", declaration.name) } else { String::new() };
+    let lines = notation.writer.whole(&format!("{opening}{}", style.placeholder), &wanted, &style);
     let ending = file.source.line_ending();
     let carrier = file.language.carrier;
     if let Some(span) = blank {

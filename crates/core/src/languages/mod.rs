@@ -5,6 +5,7 @@
 //! To add a language: a folder, a `mod` line and an entry in [`ALL`].
 
 mod csharp;
+mod go;
 mod java;
 mod python;
 mod shared;
@@ -12,7 +13,7 @@ mod shared;
 use crate::reading::Language;
 
 /// All languages, by id.
-pub static ALL: &[&Language] = &[&csharp::CSHARP, &java::JAVA, &python::PYTHON];
+pub static ALL: &[&Language] = &[&csharp::CSHARP, &go::GO, &java::JAVA, &python::PYTHON];
 
 /// Finds a language by its id.
 #[must_use]
@@ -31,6 +32,7 @@ pub fn for_file(file_name: &str) -> Option<&'static Language> {
 pub fn unknown_names() -> Vec<String> {
     let mut unknown = Vec::new();
     unknown.extend(shared::unknown_names(&csharp::grammar::GRAMMAR));
+    unknown.extend(shared::unknown_names(&go::GRAMMAR));
     unknown.extend(shared::unknown_names(&java::grammar::GRAMMAR));
     unknown.extend(shared::unknown_names(&python::grammar::GRAMMAR));
     unknown

@@ -120,6 +120,8 @@ pub struct Language {
     pub place: CommentPlace,
     /// What a doc comment looks like, for messages.
     pub doc_mark: &'static str,
+    /// Whether the summary customarily begins with the declaration's name.
+    pub opens_with_name: bool,
     /// Whether a doc comment between annotations and the name is dropped.
     pub drops_after_annotations: bool,
     /// Exceptions of the standard library.
@@ -153,6 +155,7 @@ impl Language {
             dialect: Dialect::Plain,
             place: CommentPlace::Above,
             doc_mark: "/**",
+            opens_with_name: false,
             drops_after_annotations: false,
             hierarchy: &NO_HIERARCHY,
             ambient: &[],

@@ -7,8 +7,8 @@ use tree_sitter::{Node, Tree};
 use super::flow::{self, Flow};
 use super::{Action, Grammar, Next, Raised, Table, Token, comments};
 use crate::model::{
-    Answer, Carrier, CommentId, DeclId, Declaration, Doc, Kind, Misplaced, Name, Origin, Outline, RawComment,
-    Surface, Thrown,
+    Answer, Body, Carrier, CommentId, DeclId, Declaration, Doc, Excuse, Kind, Misplaced, Name, Origin,
+    Outline, RawComment, Surface, Thrown,
 };
 use crate::text::{Source, Span, narrow};
 
@@ -111,6 +111,48 @@ impl<'t, N: Copy> Walk<'t, N> {
             // What stands in a `try` outside all functions is declared like anything beside it.
             Scope::Namespace(_) | Scope::Try(_) | Scope::Handler(..) => None,
         }) == Some(true)
+    }
+
+    /// Begins a declaration: name, place, body, and whether it is local or a test's.
+    #[must_use]
+    pub fn start(&self, kind: Kind, name: Node<'_>, node: Node<'_>, body: Option<Node<'_>>) -> Declaration {
+        let mut declaration = Declaration::new(kind, Name::new(self.text(name)), span(name), span(node));
+        declaration.unasked = self.in_code();
+        if self.is_test == Some(true) {
+            declaration.excuses.push(Excuse::Tests);
+        }
+        if let Some(body) = body {
+            declaration.header_end = span(body).start;
+            declaration.body = Body::Present;
+        }
+        declaration
+    }
+
+    /// Adds a declaration and opens it for what is inside the current node.
+    pub fn enter(&mut self, declaration: Declaration) -> DeclId {
+        let id = self.declare(declaration);
+        self.open(Scope::Declaration(id));
+        id
+    }
+
+    /// Returns the first child of a kind.
+    #[must_use]
+    pub fn child(&self, node: Node<'t>, kind: N) -> Option<Node<'t>>
+    where
+        N: PartialEq,
+    {
+        let mut cursor = node.walk();
+        node.named_children(&mut cursor).find(|&child| self.kind(child) == Some(kind))
+    }
+
+    /// Returns the children of a kind.
+    #[must_use]
+    pub fn children_of(&self, node: Node<'t>, kind: N) -> Vec<Node<'t>>
+    where
+        N: PartialEq,
+    {
+        let mut cursor = node.walk();
+        node.named_children(&mut cursor).filter(|&child| self.kind(child) == Some(kind)).collect()
     }
 
     /// Adds a declaration, qualified and narrowed by its owner, without opening a scope.
@@ -496,7 +538,7 @@ fn conclude<N>(walk: &mut Walk<'_, N>, hierarchy: &super::Hierarchy) {
             signature.returns.value = Answer::Unknown;
         } else if signature.returns.value == Answer::Unknown
             && signature.returns.ty.is_none()
-            && declaration.body == crate::model::Body::Present
+            && declaration.body == Body::Present
         {
             signature.returns.value = match (flow.value, flow.perhaps_value) {
                 (true, _) => Answer::Yes,
