@@ -200,6 +200,8 @@ pub struct Thrown {
 pub struct Signature {
     /// A property whose value, of no written type, may be called: its comment may describe what that takes.
     pub value_may_be_called: bool,
+    /// The body takes arguments that no parameter names.
+    pub collects: bool,
     /// The receiver, where it stands among the parameters: an entry for it is accepted, never asked for.
     pub receiver: Option<Name>,
     /// In order; receivers left out.
@@ -222,6 +224,7 @@ impl Signature {
     /// Tells whether any number of named arguments is collected.
     #[must_use]
     pub fn has_collector(&self) -> bool {
-        self.parameters.iter().any(|p| p.variadic == Variadic::Keywords || p.name == ParamName::Rest)
+        self.collects
+            || self.parameters.iter().any(|p| p.variadic == Variadic::Keywords || p.name == ParamName::Rest)
     }
 }

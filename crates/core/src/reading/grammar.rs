@@ -46,7 +46,8 @@ pub struct CommentForm {
 pub struct Table<N> {
     language: tree_sitter::Language,
     actions: Vec<Action<N>>,
-    fields: Vec<(&'static str, u16)>,
+    /// Fields by name; a grammar that serves with another's vocabulary may lack some.
+    fields: Vec<(&'static str, Option<u16>)>,
 }
 
 impl<N: Copy> Table<N> {
@@ -66,7 +67,8 @@ impl<N: Copy> Table<N> {
             let found = names.iter().find(|(name, _)| named && *name == kind).map(|&(_, action)| action);
             actions.push(found.unwrap_or(if named { Action::Into } else { Action::Over }));
         }
-        let ids = fields.iter().filter_map(|name| Some((*name, language.field_id_for_name(name)?.get())));
+        let ids =
+            fields.iter().map(|name| (*name, language.field_id_for_name(name).map(std::num::NonZero::get)));
         let fields = ids.collect();
         Self { language, actions, fields }
     }
@@ -90,9 +92,9 @@ impl<N: Copy> Table<N> {
     /// Returns the child of a node in a field that was named when the table was made.
     #[must_use]
     pub fn field<'t>(&self, node: Node<'t>, name: &'static str) -> Option<Node<'t>> {
-        let id = self.fields.iter().find(|(known, _)| *known == name).map(|&(_, id)| id);
-        debug_assert!(id.is_some(), "the field `{name}` is not in the language's vocabulary");
-        let id = id?;
+        let known = self.fields.iter().find(|(known, _)| *known == name);
+        debug_assert!(known.is_some(), "the field `{name}` is not in the language's vocabulary");
+        let id = known.and_then(|&(_, id)| id)?;
         node.child_by_field_id(id)
     }
 
@@ -146,18 +148,20 @@ macro_rules! kinds {
         #[derive(Clone, Copy, Debug, PartialEq, Eq)]
         pub(in crate::languages) enum $name { $($kind),+ }
 
+        /// Kinds and what the walk does at them.
+        const NAMES: &[(&str, $crate::reading::Action<$name>)] = &[
+            $($(($node, $crate::reading::Action::Ask($name::$kind)),)+)+
+            $(($comment, $crate::reading::Action::Comment),)*
+            $(($separator, $crate::reading::Action::Separator),)*
+            $(($over, $crate::reading::Action::Over),)*
+        ];
+
+        /// All fields used.
+        const FIELDS: &[&str] = &[$($field),*];
+
         /// Kinds and fields of the grammar.
         pub(in crate::languages) static VOCABULARY: $crate::reading::Vocabulary<$name> =
-            $crate::reading::Vocabulary::new(
-                || $grammar.into(),
-                &[
-                    $($(($node, $crate::reading::Action::Ask($name::$kind)),)+)+
-                    $(($comment, $crate::reading::Action::Comment),)*
-                    $(($separator, $crate::reading::Action::Separator),)*
-                    $(($over, $crate::reading::Action::Over),)*
-                ],
-                &[$($field),*],
-            );
+            $crate::reading::Vocabulary::new(|| $grammar.into(), NAMES, FIELDS);
     };
 }
 pub(crate) use kinds;

@@ -120,6 +120,8 @@ pub struct Language {
     pub place: CommentPlace,
     /// What a doc comment looks like, for messages.
     pub doc_mark: &'static str,
+    /// Whether any argument may be left out, so that a mark that says so is never wrong.
+    pub any_optional: bool,
     /// Whether the summary customarily begins with the declaration's name.
     pub opens_with_name: bool,
     /// Whether a doc comment between annotations and the name is dropped.
@@ -155,6 +157,7 @@ impl Language {
             dialect: Dialect::Plain,
             place: CommentPlace::Above,
             doc_mark: "/**",
+            any_optional: false,
             opens_with_name: false,
             drops_after_annotations: false,
             hierarchy: &NO_HIERARCHY,

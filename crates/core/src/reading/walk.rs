@@ -35,6 +35,10 @@ pub struct Walk<'t, N: 'static> {
     pub outline: Outline,
     /// Whether the file is a test's, once a grammar has worked it out.
     pub is_test: Option<bool>,
+    /// Names that the file gives out, under the name that they have in the file, where a grammar notes them.
+    pub given_out: Vec<SmolStr>,
+    /// The file is a module: what it does not give out is its own.
+    pub is_module: bool,
     table: &'static Table<N>,
     scopes: Vec<(u32, Scope)>,
     depth: u32,
@@ -369,6 +373,8 @@ pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree, left_o
         source,
         outline: Outline::default(),
         is_test: None,
+        given_out: Vec::new(),
+        is_module: false,
         table: grammar.table(),
         scopes: Vec::new(),
         depth: 0,

@@ -189,7 +189,7 @@ fn wrong_type(context: &Context<'_>, findings: &mut Findings<'_>) {
 fn optional(context: &Context<'_>, findings: &mut Findings<'_>) {
     each_matched(context, |parameter, entry, name| {
         let place = entry.ty.unwrap_or(name.span);
-        if entry.optional && !parameter.optional {
+        if entry.optional && !parameter.optional && !context.file.language.any_optional {
             let message =
                 format!("`{}` is marked optional and the signature requires it; remove the mark", name.name);
             findings

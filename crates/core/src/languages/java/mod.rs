@@ -29,6 +29,7 @@ pub(super) static JAVA: Language = Language {
     dialect: Dialect::Plain,
     place: CommentPlace::Above,
     doc_mark: "/**",
+    any_optional: false,
     opens_with_name: false,
     drops_after_annotations: true,
     hierarchy: &types::HIERARCHY,

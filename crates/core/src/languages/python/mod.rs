@@ -37,6 +37,7 @@ pub(super) static PYTHON: Language = Language {
     dialect: Dialect::Plain,
     place: CommentPlace::FirstInBody,
     doc_mark: "\"\"\"",
+    any_optional: false,
     opens_with_name: false,
     drops_after_annotations: false,
     hierarchy: &types::HIERARCHY,

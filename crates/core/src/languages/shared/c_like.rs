@@ -8,6 +8,18 @@ fn is_banner(text: &str) -> bool {
     text.starts_with("/***") || text.starts_with("////")
 }
 
+/// Tells whether a line of a comment opens with one of these tags.
+pub(in crate::languages) fn opens_with_tag(text: &str, tags: &[&str]) -> bool {
+    text.contains('@')
+        && text.lines().any(|line| {
+            let line = line.trim_start_matches(|c: char| c.is_whitespace() || matches!(c, '*' | '/' | '!'));
+            line.strip_prefix('@').is_some_and(|rest| {
+                let end = rest.find(|c: char| !c.is_ascii_alphanumeric()).unwrap_or(rest.len());
+                tags.contains(&&rest[..end])
+            })
+        })
+}
+
 /// Takes a comment as `/** */` documentation, `///` documentation, or an ordinary comment.
 pub(in crate::languages) fn block_form(text: &str) -> CommentForm {
     let doc_block = text.starts_with("/**") && text.len() > 4 && !is_banner(text);

@@ -1,7 +1,30 @@
 //! Conditions of simple guards, as text.
 
+use tree_sitter::Node;
+
 use crate::reading::Walk;
 use crate::text::Span;
+
+/// Notes the condition of an `if` that does nothing but throw; a block around the throw is seen through.
+pub(in crate::languages) fn note_guard<'t, N: Copy + PartialEq>(
+    walk: &mut Walk<'t, N>,
+    node: Node<'t>,
+    throw: N,
+    block: N,
+) {
+    let (Some(condition), Some(then)) = (walk.field(node, "condition"), walk.field(node, "consequence"))
+    else {
+        return;
+    };
+    let mut only = then;
+    while walk.kind(only) == Some(block) {
+        let [inner] = walk.children(only)[..] else { return };
+        only = inner;
+    }
+    if walk.kind(only) == Some(throw) {
+        walk.guard_at(only, walk.span(condition));
+    }
+}
 
 /// Tells whether a condition only asks if a parameter of the callable around it is null.
 pub(in crate::languages) fn refuses_null<N: Copy>(walk: &Walk<'_, N>, condition: Option<Span>) -> bool {
@@ -15,10 +38,10 @@ fn tested_for_null(condition: &str) -> Option<&str> {
     while let Some(inner) = text.strip_prefix('(').and_then(|rest| rest.strip_suffix(')')) {
         text = inner.trim();
     }
-    let sides = text.split_once("==").or_else(|| text.split_once(" is "));
+    let sides = text.split_once("===").or_else(|| text.split_once("==")).or_else(|| text.split_once(" is "));
     let (left, right) = sides?;
     let (left, right) = (left.trim(), right.trim());
-    let null = |side: &str| matches!(side, "null" | "None" | "nil");
+    let null = |side: &str| matches!(side, "null" | "None" | "nil" | "undefined" | "nullptr" | "NULL");
     let plain =
         |side: &str| !side.is_empty() && side.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '@'));
     match (null(left), null(right)) {

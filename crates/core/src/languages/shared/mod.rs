@@ -10,8 +10,8 @@ use crate::reading::{Action, Grammar};
 
 pub(super) use bodies::{Braces, without_plain_bodies};
 pub(super) use branches::first_branches;
-pub(super) use c_like::block_form;
-pub(super) use conditions::refuses_null;
+pub(super) use c_like::{block_form, opens_with_tag};
+pub(super) use conditions::{note_guard, refuses_null};
 pub(super) use tests_named::is_test_path;
 
 /// Names kinds and fields that `grammar` uses and its tree-sitter grammar lacks.

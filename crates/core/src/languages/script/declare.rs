@@ -1,0 +1,501 @@
+//! JavaScript and TypeScript nodes to declarations.
+
+use tree_sitter::Node;
+
+use super::kinds::Script;
+use super::parameters::{annotated, parameters, type_parameters};
+use crate::model::{
+    Answer, Body, ClosedSet, Construction, DeclId, Declaration, Excuse, Kind, Name, Returns, Signature,
+    Surface,
+};
+use crate::reading::{Next, Scope, Walk};
+use crate::text::Span;
+
+impl Walk<'_, Script> {
+    /// Tells whether the file is TypeScript, where a leading underscore marks what is not used.
+    pub(super) fn is_typed(&self) -> bool {
+        let path = self.source.path().to_ascii_lowercase();
+        [".ts", ".tsx", ".mts", ".cts"].iter().any(|ending| path.ends_with(ending))
+    }
+}
+
+/// Returns the statement around a declaration that its comment stands above.
+pub(super) fn wrapper<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Node<'t> {
+    let mut outer = node;
+    while let Some(parent) = outer.parent() {
+        let wraps = matches!(
+            walk.kind(parent),
+            Some(Script::Export | Script::Ambient | Script::ExpressionStatement | Script::Assignment)
+        );
+        if !wraps {
+            break;
+        }
+        outer = parent;
+    }
+    outer
+}
+
+/// Begins a declaration that may be wrapped by `export` and `declare`.
+fn begin<'t>(
+    walk: &Walk<'t, Script>,
+    kind: Kind,
+    name: Node<'t>,
+    node: Node<'t>,
+    body: Option<Node<'t>>,
+) -> Declaration {
+    let outer = wrapper(walk, node);
+    let mut declaration = walk.start(kind, name, outer, body);
+    declaration.name = bare_name(walk, name);
+    declaration.qualified = smol_str::SmolStr::new(declaration.name.as_str());
+    let block = outer.parent();
+    let in_namespace = block.and_then(|block| block.parent()).filter(|_| outer.kind() != "export_statement");
+    // Inside a namespace only what is exported can be seen; where all is only declared, all is.
+    if let Some(namespace) = in_namespace.filter(|&around| walk.kind(around) == Some(Script::Namespace)) {
+        let declared = namespace.parent().is_some_and(|around| walk.kind(around) == Some(Script::Ambient))
+            || walk.source.path().ends_with(".d.ts");
+        if !declared {
+            declaration.surface = Surface::Private;
+        }
+    }
+    declaration
+}
+
+/// Returns a name without the quotes that a key may have.
+pub(super) fn bare_name(walk: &Walk<'_, Script>, name: Node<'_>) -> Name {
+    Name::new(walk.text(name).trim_matches(['"', '\'']))
+}
+
+/// Declares a class; one that is a value was declared with what it is bound to.
+pub(super) fn class<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    if walk.take_declared(node) {
+        return;
+    }
+    let Some(name) = walk.field(node, "name") else {
+        let at = Span::at(walk.span(node).start);
+        let default = wrapper(walk, node).kind() == "export_statement";
+        let name = Name::new(if default { "default" } else { "<anonymous>" });
+        let mut declaration = Declaration::new(Kind::Class, name, at, walk.span(wrapper(walk, node)));
+        declaration.unasked = !default;
+        class_header(walk, node, &mut declaration);
+        walk.enter(declaration);
+        return;
+    };
+    let mut declaration = begin(walk, Kind::Class, name, node, walk.field(node, "body"));
+    class_header(walk, node, &mut declaration);
+    walk.enter(declaration);
+}
+
+fn class_header<'t>(walk: &Walk<'t, Script>, node: Node<'t>, declaration: &mut Declaration) {
+    if let Some(body) = walk.field(node, "body") {
+        declaration.header_end = walk.span(body).start;
+        declaration.body = Body::Present;
+    }
+    declaration.signature.type_parameters = type_parameters(walk, node);
+    if let Some(heritage) = walk.child(node, Script::Heritage) {
+        for clause in walk.children(heritage) {
+            match walk.kind(clause) {
+                Some(Script::Extends | Script::Implements) => {
+                    declaration
+                        .supertypes
+                        .extend(walk.children(clause).into_iter().map(|ty| Name::simple(walk.text(ty))));
+                }
+                _ => declaration.supertypes.push(Name::simple(walk.text(clause))),
+            }
+        }
+    }
+}
+
+/// Declares an interface or enumeration.
+pub(super) fn type_declaration<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Script) {
+    let Some(name) = walk.field(node, "name") else { return };
+    let kind = if is == Script::Enum { Kind::Enum } else { Kind::Interface };
+    let mut declaration = begin(walk, kind, name, node, walk.field(node, "body"));
+    declaration.signature.type_parameters = type_parameters(walk, node);
+    for clause in walk.children_of(node, Script::Extends) {
+        declaration
+            .supertypes
+            .extend(walk.children(clause).into_iter().map(|ty| Name::simple(walk.text(ty))));
+    }
+    walk.enter(declaration);
+}
+
+/// Declares a named type; a function type has parameters of which its comment speaks.
+pub(super) fn type_alias<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    let (Some(name), Some(value)) = (walk.field(node, "name"), walk.field(node, "value")) else { return };
+    let mut declaration = begin(walk, Kind::TypeAlias, name, node, None);
+    declaration.header_end = walk.span(value).start;
+    declaration.signature.type_parameters = type_parameters(walk, node);
+    if walk.kind(value) == Some(Script::FunctionType) {
+        declaration.signature.parameters = parameters(walk, value);
+        declaration.construction = Construction::Header;
+    }
+    walk.enter(declaration);
+}
+
+/// Declares a function, or one signature of it.
+pub(super) fn function<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Script) {
+    let body = walk.field(node, "body");
+    let mut declaration = match walk.field(node, "name") {
+        Some(name) => begin(walk, Kind::Function, name, node, body),
+        None => {
+            let at = Span::at(walk.span(node).start);
+            let mut declaration =
+                Declaration::new(Kind::Function, Name::new("default"), at, walk.span(wrapper(walk, node)));
+            declaration.unasked = walk.in_code();
+            if let Some(body) = body {
+                declaration.header_end = walk.span(body).start;
+                declaration.body = Body::Present;
+            }
+            declaration
+        }
+    };
+    declaration.signature = signature_of(walk, node, body);
+    settle_overloads(walk, &mut declaration, is == Script::FunctionSignature);
+    walk.enter(declaration);
+}
+
+/// Of several signatures the first is asked for a comment; the implementation answers for nothing.
+fn settle_overloads(walk: &Walk<'_, Script>, declaration: &mut Declaration, only_signature: bool) {
+    let before = walk.outline.declarations.iter().rev().find(|before| before.owner == walk.owner());
+    let signature_before = before.is_some_and(|before| {
+        before.name == declaration.name && before.kind == declaration.kind && before.body == Body::Absent
+    });
+    if signature_before {
+        declaration.answered = true;
+        declaration.computed_comment = !only_signature;
+    }
+}
+
+/// Works out what a callable takes and gives back.
+pub(super) fn signature_of<'t>(walk: &Walk<'t, Script>, node: Node<'t>, body: Option<Node<'t>>) -> Signature {
+    let mut signature = Signature {
+        parameters: parameters(walk, node),
+        type_parameters: type_parameters(walk, node),
+        returns: returns(walk, node),
+        ..Signature::default()
+    };
+    signature.collects = body.is_some_and(|body| walk.uses_arguments(body));
+    let mut cursor = node.walk();
+    let generator = node.children(&mut cursor).any(|child| child.kind() == "*");
+    if generator {
+        signature.returns.yields = true;
+        signature.returns.value = Answer::Unknown;
+    }
+    signature
+}
+
+fn returns<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Returns {
+    let Some(annotation) = walk.field(node, "return_type") else { return Returns::default() };
+    let ty =
+        walk.children(annotation).into_iter().next().filter(|_| annotation.kind().ends_with("annotation"));
+    let ty = ty.unwrap_or(annotation);
+    let text = walk.text(ty).trim();
+    let bare: String = text.split_whitespace().collect::<Vec<_>>().join(" ");
+    let nothing = matches!(bare.as_str(), "void" | "undefined" | "never")
+        || bare.starts_with("asserts ")
+        || ["Promise<", "PromiseLike<"].iter().any(|head| {
+            let inner = bare.strip_prefix(head).and_then(|rest| rest.strip_suffix('>'));
+            inner.is_some_and(|inner| matches!(inner.trim(), "void" | "undefined" | "never"))
+        });
+    let set =
+        (bare == "boolean" || annotation.kind() == "type_predicate_annotation").then_some(ClosedSet::Boolean);
+    let value = if nothing { Answer::No } else { Answer::Yes };
+    Returns { set, ..Returns::typed(value, walk.span(ty)) }
+}
+
+/// Enters a function value: one that is bound to a name was declared with it, any other happens later.
+pub(super) fn function_value<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Script) -> Next {
+    if !walk.take_declared(node) {
+        walk.open(Scope::Barrier);
+        return Next::Into;
+    }
+    if let Some(body) =
+        walk.field(node, "body").filter(|&body| is == Script::Arrow && walk.kind(body) != Some(Script::Block))
+    {
+        let value = value_of(walk, body);
+        walk.returns(value);
+    }
+    Next::Into
+}
+
+/// Tells whether an expression has a value: not known of what is called, awaited or assigned.
+pub(super) fn value_of<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Answer {
+    match walk.kind(node) {
+        Some(Script::Parenthesized) => {
+            walk.children(node).first().map_or(Answer::Unknown, |&inner| value_of(walk, inner))
+        }
+        Some(Script::Call | Script::Await | Script::Assignment) => Answer::Unknown,
+        _ if is_nothing(walk, node) => Answer::No,
+        _ if matches!(
+            node.kind(),
+            "augmented_assignment_expression" | "yield_expression" | "sequence_expression"
+        ) =>
+        {
+            Answer::Unknown
+        }
+        _ => Answer::Yes,
+    }
+}
+
+/// Tells whether an expression says that there is no value.
+pub(super) fn is_nothing(walk: &Walk<'_, Script>, node: Node<'_>) -> bool {
+    let text = walk.text(node);
+    text == "undefined" || (node.kind() == "unary_expression" && text.starts_with("void"))
+}
+
+/// Declares a member of a class, an interface or an object literal.
+pub(super) fn method<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Script) {
+    let Some(name) = walk.field(node, "name") else { return };
+    let body = walk.field(node, "body");
+    let text = walk.text(name);
+    let word = |what: &str| {
+        let mut cursor = node.walk();
+        node.children(&mut cursor)
+            .take_while(|child| child.id() != name.id())
+            .any(|child| child.kind() == what)
+    };
+    let in_class = walk.owner_kind() == Some(Kind::Class) && !in_object(node);
+    let kind = match () {
+        () if text == "constructor" && in_class && !word("static") => Kind::Constructor,
+        () if word("get") || word("set") => Kind::Property,
+        () => Kind::Method,
+    };
+    let mut declaration = walk.start(kind, name, node, body);
+    declaration.name = bare_name(walk, name);
+    declaration.surface = member_surface(walk, node, text);
+    declaration.signature = signature_of(walk, node, body);
+    declaration.overrides = walk.child(node, Script::Override).is_some();
+    if kind == Kind::Constructor {
+        declaration.signature.returns = Returns::nothing();
+        if declaration.signature.parameters.is_empty()
+            && body.is_some_and(|body| walk.children(body).is_empty())
+        {
+            declaration.excuses.push(Excuse::EmptyConstructors);
+        }
+    }
+    if kind == Kind::Property {
+        declaration.signature.returns.exempt = true;
+        declaration.answered = word("set");
+        if word("set") {
+            declaration.signature.returns.value = Answer::No;
+        }
+    }
+    settle_overloads(walk, &mut declaration, is == Script::MethodSignature || body.is_none());
+    let id = walk.enter(declaration);
+    if kind == Kind::Constructor {
+        note_constructor(walk, id);
+    }
+}
+
+/// A class's comment may speak of its constructor's parameters.
+fn note_constructor(walk: &mut Walk<'_, Script>, id: DeclId) {
+    let Some(owner) = walk.outline.declaration(id).owner else { return };
+    let construction = &mut walk.outline.declarations[owner.0 as usize].construction;
+    if *construction == Construction::Unknown {
+        *construction = Construction::Member(id);
+    }
+}
+
+fn in_object(node: Node<'_>) -> bool {
+    node.parent().is_some_and(|parent| parent.kind() == "object")
+}
+
+fn member_surface<'t>(walk: &Walk<'t, Script>, node: Node<'t>, name: &str) -> Surface {
+    if name.starts_with('#') {
+        return Surface::Private;
+    }
+    match walk.child(node, Script::Modifier).map(|modifier| walk.text(modifier)) {
+        Some("private") => Surface::Private,
+        Some("protected") => Surface::Protected,
+        _ => Surface::Public,
+    }
+}
+
+/// Declares a call or construct signature of an interface.
+pub(super) fn signature<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Script) {
+    let at = Span::at(walk.span(node).start);
+    let (kind, name) =
+        if is == Script::CallSignature { (Kind::Method, "()") } else { (Kind::Constructor, "new") };
+    let mut declaration = Declaration::new(kind, Name::new(name), at, walk.span(node));
+    declaration.unasked = true;
+    declaration.signature = signature_of(walk, node, None);
+    if is == Script::ConstructSignature {
+        declaration.signature.returns.exempt = true;
+        declaration.signature.returns.value = Answer::Unknown;
+    }
+    walk.enter(declaration);
+}
+
+/// Declares a field of a class or interface; one that holds a function is a method.
+pub(super) fn field<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Script) {
+    let Some(name) = walk.field(node, "name").or_else(|| walk.field(node, "property")) else { return };
+    let value = walk.field(node, "value");
+    let surface = member_surface(walk, node, walk.text(name));
+    if let Some(function) = value.filter(|&value| is_function(walk, value)) {
+        let body = walk.field(function, "body");
+        let mut declaration = walk.start(Kind::Method, name, node, body);
+        declaration.surface = surface;
+        declaration.overrides = walk.child(node, Script::Override).is_some();
+        declaration.signature = signature_of(walk, function, body);
+        bind(walk, declaration, function, node);
+        return;
+    }
+    let kind = if is == Script::PropertySignature { Kind::Property } else { Kind::Field };
+    let mut declaration = walk.start(kind, name, node, None);
+    declaration.header_end = value.map_or(walk.span(node).end, |value| walk.span(value).start);
+    declaration.name = bare_name(walk, name);
+    declaration.surface = surface;
+    declaration.overrides = walk.child(node, Script::Override).is_some();
+    let ty = walk.field(node, "type").and_then(|annotation| walk.children(annotation).into_iter().next());
+    declaration.signature.returns.ty = annotated(walk, node);
+    declaration.signature.returns.exempt = true;
+    if let Some(ty) = ty.filter(|&ty| walk.kind(ty) == Some(Script::FunctionType)) {
+        declaration.kind = Kind::Property;
+        declaration.signature.parameters = parameters(walk, ty);
+        declaration.signature.returns = Returns { exempt: true, ..returns(walk, ty) };
+    }
+    walk.declare(declaration);
+}
+
+/// Tells whether a value is a function.
+pub(super) fn is_function<'t>(walk: &Walk<'t, Script>, value: Node<'t>) -> bool {
+    matches!(walk.kind(value), Some(Script::FunctionValue | Script::Arrow))
+}
+
+/// Adds a declaration whose inside is the function value it is bound to.
+pub(super) fn bind<'t>(
+    walk: &mut Walk<'t, Script>,
+    declaration: Declaration,
+    function: Node<'t>,
+    node: Node<'t>,
+) {
+    let id = walk.declare(declaration);
+    walk.open_at(function, Scope::Declaration(id));
+    walk.declared_at(function, node);
+}
+
+/// Declares the members of an enumeration.
+pub(super) fn enum_members<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    for member in walk.children(node) {
+        let name = walk.field(member, "name").unwrap_or(member);
+        let mut declaration = walk.start(Kind::EnumMember, name, member, None);
+        declaration.name = bare_name(walk, name);
+        declaration.header_end = walk.span(name).end;
+        declaration.excuses.push(Excuse::EnumMembers);
+        walk.declare(declaration);
+    }
+}
+
+/// Declares variables: functions and classes by what they are bound to, all else as constants and fields.
+pub(super) fn variables<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    let constant = walk.text(node).starts_with("const");
+    let declarators = walk.children_of(node, Script::Declarator);
+    for (number, declarator) in declarators.into_iter().enumerate() {
+        let Some(name) = walk.field(declarator, "name") else { continue };
+        if walk.kind(name) != Some(Script::Identifier) {
+            continue;
+        }
+        // The comment above the statement is the first one's.
+        let whole = if number == 0 { wrapper(walk, node) } else { declarator };
+        let value = walk.field(declarator, "value").map(|value| unwrapped(walk, value));
+        let simple = if constant { Kind::Constant } else { Kind::Field };
+        let mut declaration = begin(walk, simple, name, if number == 0 { node } else { declarator }, None);
+        declaration.span = walk.span(whole);
+        bind_value(walk, declaration, (declarator, value));
+    }
+}
+
+/// Returns what stands inside parentheses and type assertions.
+fn unwrapped<'t>(walk: &Walk<'t, Script>, mut value: Node<'t>) -> Node<'t> {
+    while walk.kind(value) == Some(Script::Parenthesized) {
+        let Some(inner) = walk.children(value).into_iter().next() else { break };
+        value = inner;
+    }
+    value
+}
+
+/// Adds a declaration that is bound to a value.
+pub(super) fn bind_value<'t>(
+    walk: &mut Walk<'t, Script>,
+    mut declaration: Declaration,
+    (node, value): (Node<'t>, Option<Node<'t>>),
+) {
+    declaration.header_end = declaration.span.end;
+    let Some(value) = value else {
+        if walk.in_code() {
+            return;
+        }
+        walk.declare(declaration);
+        return;
+    };
+    declaration.header_end = walk.span(value).start;
+    match walk.kind(value) {
+        Some(Script::FunctionValue | Script::Arrow) => {
+            let body = walk.field(value, "body");
+            if !matches!(declaration.kind, Kind::Method) {
+                declaration.kind = Kind::Function;
+            }
+            declaration.header_end = body.map_or(declaration.span.end, |body| walk.span(body).start);
+            declaration.body = Body::Present;
+            declaration.signature = signature_of(walk, value, body);
+            bind(walk, declaration, value, node);
+        }
+        Some(Script::Class) => {
+            declaration.kind = Kind::Class;
+            class_header(walk, value, &mut declaration);
+            bind(walk, declaration, value, node);
+        }
+        Some(Script::Object) if !walk.in_code() => {
+            let name = declaration.name.clone();
+            let qualified = walk.namespace(name.as_str());
+            walk.declare(declaration);
+            walk.open_at(value, Scope::Namespace(qualified));
+            walk.declared_at(value, node);
+        }
+        _ if walk.in_code() => {}
+        _ => {
+            walk.declare(declaration);
+        }
+    }
+}
+
+/// Declares a key of an object literal that holds a function, a class or another object.
+pub(super) fn pair<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    let (Some(key), Some(value)) = (walk.field(node, "key"), walk.field(node, "value")) else { return };
+    let value = unwrapped(walk, value);
+    let holds = matches!(
+        walk.kind(value),
+        Some(Script::FunctionValue | Script::Arrow | Script::Class | Script::Object)
+    );
+    if !holds {
+        return;
+    }
+    let mut declaration = walk.start(Kind::Method, key, node, None);
+    declaration.name = bare_name(walk, key);
+    if walk.kind(value) == Some(Script::Object) {
+        let qualified = walk.namespace(declaration.name.as_str());
+        if !walk.in_code() {
+            walk.open_at(value, Scope::Namespace(qualified));
+            walk.declared_at(value, node);
+        }
+        return;
+    }
+    bind_value(walk, declaration, (node, Some(value)));
+}
+
+/// What stands in an object literal that has no name is nobody's to call.
+pub(super) fn object<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    if !walk.take_declared(node) && !walk.in_code() {
+        walk.open(Scope::Barrier);
+    }
+}
+
+/// Opens a namespace; a module named by a string qualifies nothing.
+pub(super) fn namespace<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    let Some(name) = walk.field(node, "name") else { return };
+    let text = walk.text(name);
+    if !text.starts_with(['"', '\'']) {
+        let qualified = walk.namespace(text);
+        walk.open(Scope::Namespace(qualified));
+    }
+}

@@ -1,0 +1,77 @@
+//! What leaves a body of JavaScript or TypeScript.
+
+use tree_sitter::Node;
+
+use super::declare::{is_nothing, value_of};
+use super::kinds::Script;
+use crate::languages::shared::refuses_null;
+use crate::model::{Answer, Name, Origin};
+use crate::reading::{Raised, Scope, Walk};
+
+/// The type that stands for everything that can be thrown.
+const ANYTHING: &str = "Error";
+
+/// Notes a `return`; whether a call in it gives a value does not matter: the author says it does.
+pub(super) fn returns<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    let value = match walk.children(node).first() {
+        Some(&value) if !is_nothing(walk, value) => match value_of(walk, value) {
+            Answer::No => Answer::No,
+            Answer::Yes | Answer::Unknown => Answer::Yes,
+        },
+        _ => Answer::No,
+    };
+    walk.returns(value);
+}
+
+/// Notes a `throw`.
+pub(super) fn throws<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    let condition = walk.take_condition(node);
+    let Some(&thrown) = walk.children(node).first() else { return };
+    let made = match walk.kind(thrown) {
+        Some(Script::New) => walk.field(thrown, "constructor"),
+        // Errors can be made without `new`.
+        Some(Script::Call) => {
+            walk.field(thrown, "function").filter(|&made| walk.text(made).ends_with("Error"))
+        }
+        Some(Script::Identifier) => {
+            let (name, span) = (walk.text(thrown), walk.span(thrown));
+            if !walk.rethrows(Some(name), span, &[ANYTHING]) {
+                walk.raises_unknown();
+            }
+            return;
+        }
+        _ => None,
+    };
+    let Some(made) = made else {
+        walk.raises_unknown();
+        return;
+    };
+    let ty = Name::simple(walk.text(made));
+    if !ty.as_str().starts_with(char::is_uppercase) {
+        walk.raises_unknown();
+        return;
+    }
+    let origin = if refuses_null(walk, condition) { Origin::Guard } else { Origin::Body };
+    let exempt = is_stub(walk, node, thrown) || ty.as_str().contains("Assertion");
+    walk.raises(Raised { ty, span: walk.span(made), origin, exempt, condition });
+}
+
+/// A body that consists of saying that it is not there yet.
+fn is_stub<'t>(walk: &Walk<'t, Script>, throw: Node<'t>, thrown: Node<'t>) -> bool {
+    let alone = throw.prev_named_sibling().is_none() && throw.next_named_sibling().is_none();
+    let text = walk.text(thrown).to_ascii_lowercase();
+    alone && (text.contains("not implemented") || text.contains("unimplemented") || text.contains("abstract"))
+}
+
+/// A handler catches everything.
+pub(super) fn tries<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    if let (Some(body), Some(_)) = (walk.field(node, "body"), walk.field(node, "handler")) {
+        walk.open_at(body, Scope::Try(vec![Name::new(ANYTHING)]));
+    }
+}
+
+/// Opens a handler, which does not say what it holds.
+pub(super) fn handles<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    let name = walk.field(node, "parameter").map(|name| Name::new(walk.text(name)));
+    walk.open(Scope::Handler(name, Vec::new()));
+}

@@ -1,0 +1,218 @@
+//! JavaScript and TypeScript, by ECMA-262 and the TypeScript handbook: one reader for both, because the
+//! second only adds to the first.
+//!
+//! What trips them up, each with a case under `tests/cases/javascript` and `tests/cases/typescript`:
+//! functions bound to names, class fields, object literals, prototypes, every form of export, accessors,
+//! private names, generators, destructured, default and rest parameters, `this`, overloads, signatures in
+//! interfaces, function types, abstract and declared members, namespaces, parameter properties,
+//! decorators, enumerations, types that mean nothing comes back, wrapped functions, free-standing
+//! definitions, declaration files.
+
+mod declare;
+mod exports;
+mod flow;
+mod kinds;
+mod parameters;
+mod types;
+
+use tree_sitter::Node;
+
+use self::kinds::Script;
+use crate::languages::shared::{block_form, is_test_path, opens_with_tag};
+use crate::model::{Dialect, Doc, NotationId, Outline};
+use crate::reading::{
+    CommentForm, Demand, Grammar, GrammarReader, Language, Next, Owe, Parsers, Reader, Token, Vocabulary,
+    Walk,
+};
+use crate::text::Source;
+
+const TAGS: &[NotationId] = &[NotationId::new("tags")];
+
+/// JavaScript.
+pub(super) static JAVASCRIPT: Language = Language {
+    endings: &[".js", ".mjs", ".cjs", ".jsx"],
+    notations: TAGS,
+    demand: Demand::of(Owe::BeyondSummary),
+    untyped: true,
+    any_optional: true,
+    dialect: Dialect::JavaScript,
+    hierarchy: &types::HIERARCHY,
+    ambient: types::AMBIENT,
+    type_words: types::WORDS,
+    literal_type: types::literal_type,
+    ..Language::of("javascript", "JavaScript", &GrammarReader(&JS))
+};
+
+/// TypeScript.
+pub(super) static TYPESCRIPT: Language = Language {
+    endings: &[".ts", ".tsx", ".mts", ".cts"],
+    notations: TAGS,
+    demand: Demand::of(Owe::BeyondSummary),
+    dialect: Dialect::TypeScript,
+    hierarchy: &types::HIERARCHY,
+    ambient: types::AMBIENT,
+    type_words: types::WORDS,
+    ..Language::of("typescript", "TypeScript", &ByEnding)
+};
+
+/// A grammar of the two languages.
+pub(in crate::languages) struct ScriptGrammar {
+    vocabulary: &'static Vocabulary<Script>,
+    serves: &'static Language,
+}
+
+/// JavaScript, with markup in it.
+static JS: ScriptGrammar = ScriptGrammar { vocabulary: &kinds::JAVASCRIPT, serves: &JAVASCRIPT };
+
+/// TypeScript.
+pub(in crate::languages) static TS: ScriptGrammar =
+    ScriptGrammar { vocabulary: &kinds::TYPESCRIPT, serves: &TYPESCRIPT };
+
+/// TypeScript with markup in it.
+pub(in crate::languages) static TSX: ScriptGrammar =
+    ScriptGrammar { vocabulary: &kinds::WITH_MARKUP, serves: &TYPESCRIPT };
+
+/// Reads `.tsx` with the grammar that knows markup: it cannot read some casts of plain TypeScript.
+struct ByEnding;
+
+static TS_READER: GrammarReader<ScriptGrammar> = GrammarReader(&TS);
+static TSX_READER: GrammarReader<ScriptGrammar> = GrammarReader(&TSX);
+
+impl ByEnding {
+    fn reader(source: &Source) -> &'static dyn Reader {
+        if source.path().to_ascii_lowercase().ends_with(".tsx") {
+            &TSX_READER
+        } else {
+            &TS_READER
+        }
+    }
+}
+
+impl Reader for ByEnding {
+    fn read(&self, source: &Source, parsers: &mut Parsers) -> Outline {
+        Self::reader(source).read(source, parsers)
+    }
+
+    fn tokens(&self, source: &Source, parsers: &mut Parsers) -> Vec<Token> {
+        Self::reader(source).tokens(source, parsers)
+    }
+
+    fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize {
+        Self::reader(source).parse_only(source, parsers)
+    }
+}
+
+/// Tags of comments that define something by themselves: a named type, a callback, a file.
+const FREE: &[&str] = &[
+    "typedef",
+    "callback",
+    "file",
+    "fileoverview",
+    "overview",
+    "module",
+    "packageDocumentation",
+    "external",
+    "event",
+    "namespace",
+];
+
+impl Grammar for ScriptGrammar {
+    type Node = Script;
+
+    fn vocabulary(&self) -> &'static Vocabulary<Script> {
+        self.vocabulary
+    }
+
+    fn serves(&self) -> &'static Language {
+        self.serves
+    }
+
+    fn comment(&self, text: &str) -> CommentForm {
+        let mut form = block_form(text);
+        // Three slashes are directives here, never documentation.
+        if !text.starts_with("/*") {
+            form = CommentForm { carrier: crate::model::Carrier::Lines { mark: "//" }, doc: Doc::No };
+        }
+        if form.doc == Doc::Yes && opens_with_tag(text, FREE) {
+            form.doc = Doc::Elsewhere;
+        }
+        form
+    }
+
+    fn enter<'t>(&self, walk: &mut Walk<'t, Script>, node: Node<'t>, kind: Script) -> Next {
+        if walk.is_test.is_none() {
+            let path = walk.source.path();
+            let marked = path.contains(".test.") || path.contains(".spec.") || path.contains("/__tests__/");
+            walk.is_test = Some(marked || is_test_path(path, &[]));
+        }
+        match kind {
+            Script::Class => declare::class(walk, node),
+            Script::Interface | Script::Enum => declare::type_declaration(walk, node, kind),
+            Script::TypeAlias => declare::type_alias(walk, node),
+            Script::Function | Script::FunctionSignature => declare::function(walk, node, kind),
+            Script::FunctionValue | Script::Arrow => return declare::function_value(walk, node, kind),
+            Script::Method | Script::MethodSignature => declare::method(walk, node, kind),
+            Script::CallSignature | Script::ConstructSignature => declare::signature(walk, node, kind),
+            Script::Field | Script::PropertySignature => declare::field(walk, node, kind),
+            Script::EnumBody => declare::enum_members(walk, node),
+            Script::Variables => declare::variables(walk, node),
+            Script::Pair => declare::pair(walk, node),
+            Script::Object => declare::object(walk, node),
+            Script::Assignment => exports::assignment(walk, node),
+            Script::Export => exports::export(walk, node),
+            Script::Namespace => declare::namespace(walk, node),
+            Script::Import => {
+                walk.is_module = true;
+                let separator = walk.span(node);
+                walk.outline.separators.push(separator);
+                return Next::Over;
+            }
+            Script::Return => flow::returns(walk, node),
+            Script::Yield => walk.yields(),
+            Script::Throw => flow::throws(walk, node),
+            Script::Try => flow::tries(walk, node),
+            Script::Catch => flow::handles(walk, node),
+            Script::If => crate::languages::shared::note_guard(walk, node, Script::Throw, Script::Block),
+            Script::Call | Script::New | Script::Await => walk.calls(),
+            Script::TypeParameters
+            | Script::Parameters
+            | Script::Heritage
+            | Script::Decorator
+            | Script::Annotation => return Next::Over,
+            Script::Ambient
+            | Script::ArrayPattern
+            | Script::AssignmentPattern
+            | Script::Block
+            | Script::Declarator
+            | Script::ExportClause
+            | Script::ExportSpecifier
+            | Script::ExpressionStatement
+            | Script::Extends
+            | Script::FunctionType
+            | Script::Identifier
+            | Script::Implements
+            | Script::Member
+            | Script::Modifier
+            | Script::ObjectPattern
+            | Script::OptionalParameter
+            | Script::Override
+            | Script::Parenthesized
+            | Script::RequiredParameter
+            | Script::RestPattern
+            | Script::Shorthand
+            | Script::TypeParameter => {}
+        }
+        Next::Into
+    }
+
+    fn finish(&self, walk: &mut Walk<'_, Script>) {
+        exports::settle(walk);
+    }
+}
+
+impl Walk<'_, Script> {
+    /// Tells whether a body uses the object that holds all arguments.
+    fn uses_arguments(&self, node: Node<'_>) -> bool {
+        memchr::memmem::find(self.text(node).as_bytes(), b"arguments").is_some()
+    }
+}

@@ -1,0 +1,94 @@
+//! Parameter lists and type parameters of JavaScript and TypeScript.
+
+use tree_sitter::Node;
+
+use super::kinds::Script;
+use crate::model::{Name, ParamName, Parameter, TypeParameter, Variadic};
+use crate::reading::Walk;
+
+/// Returns the parameters of a callable; `this` is none.
+pub(super) fn parameters<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Parameter> {
+    if let Some(only) = walk.field(node, "parameter") {
+        return vec![Parameter::of(walk.text(only), walk.span(only))];
+    }
+    let list = match walk.kind(node) {
+        Some(Script::Parameters) => Some(node),
+        _ => walk.field(node, "parameters"),
+    };
+    let Some(list) = list else { return Vec::new() };
+    walk.children(list).into_iter().filter_map(|child| parameter(walk, child)).collect()
+}
+
+fn parameter<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Option<Parameter> {
+    match walk.kind(node) {
+        Some(kind @ (Script::RequiredParameter | Script::OptionalParameter)) => {
+            let pattern = walk.field(node, "pattern").or_else(|| walk.field(node, "name"))?;
+            if walk.text(pattern) == "this" {
+                return None;
+            }
+            let default = walk.field(node, "value");
+            let mut found = pattern_parameter(walk, pattern)?;
+            found.ty = annotated(walk, node);
+            found.default = default.map(|value| walk.span(value)).or(found.default);
+            found.optional = kind == Script::OptionalParameter || found.default.is_some();
+            Some(found)
+        }
+        Some(Script::Decorator) => None,
+        _ => pattern_parameter(walk, node),
+    }
+}
+
+/// Returns the type behind the colon of an annotation.
+pub(super) fn annotated<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Option<crate::text::Span> {
+    let annotation = walk.field(node, "type")?;
+    let ty = walk.children(annotation).into_iter().next().unwrap_or(annotation);
+    Some(walk.span(if walk.kind(annotation) == Some(Script::Annotation) { ty } else { annotation }))
+}
+
+fn pattern_parameter<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Option<Parameter> {
+    match walk.kind(node) {
+        Some(Script::AssignmentPattern) => {
+            let mut found = pattern_parameter(walk, walk.field(node, "left")?)?;
+            found.default = walk.field(node, "right").map(|right| walk.span(right));
+            found.optional = true;
+            Some(found)
+        }
+        Some(Script::RestPattern) => {
+            let inner = walk.children(node).into_iter().next()?;
+            let mut found = pattern_parameter(walk, inner)?;
+            found.variadic = Variadic::Positional;
+            found.optional = true;
+            Some(found)
+        }
+        Some(Script::ObjectPattern | Script::ArrayPattern) => {
+            let keys = walk.children(node).into_iter().filter_map(|child| key(walk, child)).collect();
+            Some(Parameter::new(ParamName::Destructured(keys), walk.span(node)))
+        }
+        _ if walk.is_comment(node) || node.is_error() => None,
+        _ => {
+            let text = walk.text(node);
+            let mut found = Parameter::of(text, walk.span(node));
+            found.exempt = text.starts_with('_') && walk.is_typed();
+            Some(found)
+        }
+    }
+}
+
+/// Returns the name of one key of a destructured parameter.
+fn key(walk: &Walk<'_, Script>, node: Node<'_>) -> Option<Name> {
+    let text = walk.text(node).trim_start_matches('.');
+    let end = text.find(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '$'))).unwrap_or(text.len());
+    (end > 0).then(|| Name::new(&text[..end]))
+}
+
+/// Returns the type parameters of a declaration.
+pub(super) fn type_parameters<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<TypeParameter> {
+    let Some(list) = walk.child(node, Script::TypeParameters) else { return Vec::new() };
+    let declared = walk.children_of(list, Script::TypeParameter).into_iter();
+    declared
+        .filter_map(|parameter| {
+            let name = walk.field(parameter, "name")?;
+            Some(TypeParameter { name: Name::new(walk.text(name)), span: walk.span(name) })
+        })
+        .collect()
+}
