@@ -5,7 +5,9 @@
 
 use super::fields;
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
-use super::summary::{blank, complete, describe, entry, entry_name, first_word, mark, type_end};
+use super::summary::{
+    blank, complete, describe, describe_from, entry, entry_name, first_word, mark, type_end,
+};
 use super::table::{Meaning, Tag, look_up};
 use super::{Lines, fields::EntryLines};
 use crate::model::{
@@ -131,6 +133,7 @@ const TABLE: &[Tag] = &[
     ("linkplain", Meaning::Mark),
     ("listens", Meaning::Mark),
     ("member", Meaning::Mark),
+    ("memberOf", Meaning::Mark),
     ("memberof", Meaning::Mark),
     ("method", Meaning::Mark),
     ("migration", Meaning::Mark),
@@ -221,8 +224,24 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
         }
     }
     read_inline(&mut doc, lines);
+    describe_by_tag(&mut doc, lines, &opens);
     complete(&mut doc);
     doc
+}
+
+/// Tags that carry the description, where nothing stands before them.
+const DESCRIPTIONS: &[&str] = &["summary", "description", "desc", "classdesc"];
+
+/// Takes the text of a tag for the description, where there is no other.
+fn describe_by_tag(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, &str)]) {
+    if doc.summary.is_some() {
+        return;
+    }
+    let named = |name: &&str| opens.iter().position(|(_, open)| open == name);
+    let Some(number) = DESCRIPTIONS.iter().find_map(named) else { return };
+    let (at, name) = opens[number];
+    let end = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
+    describe_from(doc, lines, (at, lines.span_of(name).end), end);
 }
 
 /// A name with a capital is an annotation in prose, unless the table has it.

@@ -19,6 +19,11 @@ impl Walk<'_, Script> {
     }
 }
 
+/// Tells whether a doc comment stands before a node.
+pub(super) fn is_documented(walk: &Walk<'_, Script>, node: Node<'_>) -> bool {
+    node.prev_sibling().is_some_and(|before| walk.is_comment(before) && walk.text(before).starts_with("/**"))
+}
+
 /// Returns the statement around a declaration that its comment stands above.
 pub(super) fn wrapper<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Node<'t> {
     let mut outer = node;
@@ -349,10 +354,12 @@ pub(super) fn field<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Script)
     let ty = walk.field(node, "type").and_then(|annotation| walk.children(annotation).into_iter().next());
     declaration.signature.returns.ty = annotated(walk, node);
     declaration.signature.returns.exempt = true;
+    declaration.signature.hidden = true;
     if let Some(ty) = ty.filter(|&ty| walk.kind(ty) == Some(Script::FunctionType)) {
         declaration.kind = Kind::Property;
         declaration.signature.parameters = parameters(walk, ty);
         declaration.signature.returns = Returns { exempt: true, ..returns(walk, ty) };
+        declaration.signature.hidden = false;
     }
     walk.declare(declaration);
 }
@@ -421,11 +428,16 @@ pub(super) fn bind_value<'t>(
     (node, value): (Node<'t>, Option<Node<'t>>),
 ) {
     declaration.header_end = declaration.span.end;
+    // What it takes, should it be called, is not known.
+    let plain = !declaration.kind.is_callable();
+    declaration.signature.hidden = plain;
+    // Local variables and plain members are there for their comments alone.
+    let wanted =
+        (plain && !walk.in_code()) || is_documented(walk, wrapper(walk, node)) || is_documented(walk, node);
     let Some(value) = value else {
-        if walk.in_code() {
-            return;
+        if wanted {
+            walk.declare(declaration);
         }
-        walk.declare(declaration);
         return;
     };
     declaration.header_end = walk.span(value).start;
@@ -442,6 +454,7 @@ pub(super) fn bind_value<'t>(
         }
         Some(Script::Class) => {
             declaration.kind = Kind::Class;
+            declaration.signature.hidden = false;
             class_header(walk, value, &mut declaration);
             bind(walk, declaration, value, node);
         }
@@ -452,10 +465,10 @@ pub(super) fn bind_value<'t>(
             walk.open_at(value, Scope::Namespace(qualified));
             walk.declared_at(value, node);
         }
-        _ if walk.in_code() => {}
-        _ => {
+        _ if wanted => {
             walk.declare(declaration);
         }
+        _ => {}
     }
 }
 
@@ -467,10 +480,11 @@ pub(super) fn pair<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
         walk.kind(value),
         Some(Script::FunctionValue | Script::Arrow | Script::Class | Script::Object)
     );
-    if !holds {
+    if !holds && !is_documented(walk, node) {
         return;
     }
-    let mut declaration = walk.start(Kind::Method, key, node, None);
+    let kind = if holds { Kind::Method } else { Kind::Field };
+    let mut declaration = walk.start(kind, key, node, None);
     declaration.name = bare_name(walk, key);
     if walk.kind(value) == Some(Script::Object) {
         let qualified = walk.namespace(declaration.name.as_str());

@@ -2,7 +2,7 @@
 
 use tree_sitter::Node;
 
-use super::declare::{bare_name, bind_value, wrapper};
+use super::declare::{bare_name, bind_value, is_documented, wrapper};
 use super::kinds::Script;
 use crate::model::{Declaration, Kind, Name, Surface};
 use crate::reading::{Scope, Walk};
@@ -123,10 +123,12 @@ pub(super) fn assignment<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
 
 /// Declares what is assigned, where it is a function or a class.
 fn named<'t>(walk: &mut Walk<'t, Script>, (node, left, right): (Node<'t>, Node<'t>, Node<'t>), kind: Kind) {
-    if !matches!(walk.kind(right), Some(Script::FunctionValue | Script::Arrow | Script::Class)) {
+    let callable = matches!(walk.kind(right), Some(Script::FunctionValue | Script::Arrow | Script::Class));
+    if !callable && !is_documented(walk, wrapper(walk, node)) {
         return;
     }
     let name = walk.field(left, "property").unwrap_or(left);
+    let kind = if callable { kind } else { Kind::Field };
     let mut declaration = walk.start(kind, name, wrapper(walk, node), None);
     declaration.name = bare_name(walk, name);
     bind_value(walk, declaration, (node, Some(right)));
