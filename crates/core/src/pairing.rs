@@ -112,7 +112,7 @@ fn side(
         out.names.push(PairedName { entry, name, is });
     }
     answer_series(doc, kind, &mut out, slots);
-    answer_destructured(&mut out, slots);
+    answer_destructured(doc, &mut out, slots);
     pair_near(doc, &mut out, slots);
     pair_remaining(&mut out, slots, collector);
     if collector {
@@ -148,11 +148,19 @@ fn answer_series(doc: &DocComment, kind: EntryKind, side: &mut Side, slots: &[Sl
 }
 
 /// One root entry of any name answers for a parameter that is taken apart.
-fn answer_destructured(side: &mut Side, slots: &[Slot<'_>]) {
+fn answer_destructured(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
     for (at, _) in slots.iter().enumerate().filter(|(_, slot)| matches!(slot, Slot::AnyName)) {
         if let Some(&first) = unknown(side).first() {
             side.entry_of[at] = Some(side.names[first].entry);
             side.names[first].is = Match::Is(at);
+            // What follows below that root are its keys.
+            let spelt = |name: &PairedName| &doc.entries[name.entry].names[name.name].name;
+            let root = spelt(&side.names[first]).clone();
+            for name in &mut side.names[first + 1..] {
+                if name.is == Match::Unknown && *spelt(name) == root {
+                    name.is = Match::Part;
+                }
+            }
         }
     }
 }

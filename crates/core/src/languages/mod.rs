@@ -8,14 +8,22 @@ mod csharp;
 mod go;
 mod java;
 mod python;
+mod rust;
 mod script;
 mod shared;
 
 use crate::reading::Language;
 
 /// All languages, by id.
-pub static ALL: &[&Language] =
-    &[&csharp::CSHARP, &go::GO, &java::JAVA, &script::JAVASCRIPT, &python::PYTHON, &script::TYPESCRIPT];
+pub static ALL: &[&Language] = &[
+    &csharp::CSHARP,
+    &go::GO,
+    &java::JAVA,
+    &script::JAVASCRIPT,
+    &python::PYTHON,
+    &rust::RUST,
+    &script::TYPESCRIPT,
+];
 
 /// Finds a language by its id.
 #[must_use]
@@ -36,6 +44,7 @@ pub fn unknown_names() -> Vec<String> {
     unknown.extend(shared::unknown_names(&csharp::grammar::GRAMMAR));
     unknown.extend(shared::unknown_names(&go::GRAMMAR));
     unknown.extend(shared::unknown_names(&java::grammar::GRAMMAR));
+    unknown.extend(shared::unknown_names(&rust::GRAMMAR));
     unknown.extend(shared::unknown_names(&script::TS));
     unknown.extend(shared::unknown_names(&script::TSX));
     unknown.extend(shared::unknown_names(&python::grammar::GRAMMAR));

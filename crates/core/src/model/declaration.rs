@@ -274,6 +274,8 @@ pub struct Declaration {
     pub answered: bool,
     /// Why nothing is asked of it; one of several where several apply.
     pub excuses: Vec<Excuse>,
+    /// A mark in the code leaves it, and all it owns, out of the documentation.
+    pub hidden: bool,
     /// The comment is rewritten or assigned by code: nothing is owed.
     pub computed_comment: bool,
     /// Direct supertypes by simple name.
@@ -303,6 +305,7 @@ impl Declaration {
             unasked: false,
             answered: false,
             excuses: Vec::new(),
+            hidden: false,
             computed_comment: false,
             supertypes: Vec::new(),
             construction: Construction::Unknown,

@@ -37,6 +37,8 @@ pub struct Walk<'t, N: 'static> {
     pub is_test: Option<bool>,
     /// Names that the file gives out, under the name that they have in the file, where a grammar notes them.
     pub given_out: Vec<SmolStr>,
+    /// Attributes seen and not yet claimed by the declaration that follows them.
+    pub pending: Vec<Span>,
     /// The file is a module: what it does not give out is its own.
     pub is_module: bool,
     table: &'static Table<N>,
@@ -179,6 +181,8 @@ impl<'t, N: Copy> Walk<'t, N> {
     fn qualify(&self, name: &Name) -> SmolStr {
         for (_, scope) in self.scopes.iter().rev() {
             match scope {
+                // Modules qualify nothing.
+                Scope::Declaration(id) if self.outline.declaration(*id).kind == Kind::Module => {}
                 Scope::Declaration(id) => {
                     return format_smolstr!("{}.{name}", self.outline.declaration(*id).qualified);
                 }
@@ -374,6 +378,7 @@ pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree, left_o
         outline: Outline::default(),
         is_test: None,
         given_out: Vec::new(),
+        pending: Vec::new(),
         is_module: false,
         table: grammar.table(),
         scopes: Vec::new(),

@@ -50,7 +50,8 @@ impl Standings {
             let owner = declaration.owner.map(|owner| owner.0 as usize);
             let surface = surface_of(declaration, doc, owner.map(|owner| out.surfaces[owner]));
             let excuse = excuse_of(file, declaration, out.overriding[at]);
-            let hidden = doc.is_some_and(|doc| doc.hidden)
+            let hidden = declaration.hidden
+                || doc.is_some_and(|doc| doc.hidden)
                 || owner.is_some_and(|owner| out.standings[owner] == Standing::Skipped);
             let sibling = &mut last_sibling[owner.map_or(0, |owner| owner + 1)];
             let answered = (declaration.answered && (doc.is_none() || !declaration.kind.is_type()))

@@ -5,11 +5,11 @@ use smol_str::SmolStr;
 use super::{FileReading, Standing, Standings};
 use crate::debt::{Debt, Debtor};
 use crate::model::{
-    Construction, DeclId, Declaration, DocComment, EntryKind, Finding, Kind, Level, RawFinding, Signature,
-    State,
+    Construction, DeclId, Declaration, DocComment, EntryKind, Finding, Kind, Level, Name, RawFinding,
+    Signature, State,
 };
 use crate::notations;
-use crate::pairing::{self, Pairing};
+use crate::pairing::{self, Match, Pairing};
 use crate::rules::{self, Asking, Check, Context, FileContext, Findings, Rule};
 
 /// What the review of one file found.
@@ -91,6 +91,7 @@ pub fn examine<'a>(
     let declaration = file.outline.declaration(id);
     let (signature, known) = signature_of(file, declaration);
     let mut pairing = pairing::pair(doc, signature);
+    accept_overloads(file, id, doc, &mut pairing);
     if let Some(class) = class_doc(file, declaration) {
         // A constructor and its class share entries: one at either place answers.
         let shared = pairing::pair(class, signature);
@@ -105,6 +106,30 @@ pub fn examine<'a>(
         debt.params.fill(false);
     }
     Examined { signature, known, pairing, debt }
+}
+
+/// A comment above several overloads, of which the others have none, speaks of all their parameters.
+fn accept_overloads(file: &FileReading<'_>, id: DeclId, doc: &DocComment, pairing: &mut Pairing) {
+    let doubtful = |is: Match| matches!(is, Match::Unknown | Match::Renamed(_));
+    if !pairing.params.names.iter().any(|name| doubtful(name.is)) {
+        return;
+    }
+    let first = file.outline.declaration(id);
+    let after = &file.outline.declarations[id.0 as usize + 1..];
+    let siblings = after.iter().filter(|other| other.owner == first.owner);
+    let overloads = siblings.take_while(|other| {
+        other.name == first.name && other.kind == first.kind && other.comment.doc.is_none()
+    });
+    let others: Vec<&Name> =
+        overloads.flat_map(|other| &other.signature.parameters).filter_map(|p| p.named()).collect();
+    for name in &mut pairing.params.names {
+        if doubtful(name.is) && others.contains(&&doc.entries[name.entry].names[name.name].name) {
+            if let Match::Renamed(at) = name.is {
+                pairing.params.entry_of[at] = None;
+            }
+            name.is = Match::Part;
+        }
+    }
 }
 
 /// Returns the signature that a declaration's comment speaks of, and whether it is known.

@@ -50,6 +50,7 @@ pub static ALL: &[&Rule] = &[
     &throws::EMPTY,
     &throws::GUARD,
     &throws::MISSING,
+    &throws::PANICS,
     &throws::REPEATED,
     &throws::UNKNOWN,
     &typeparam::EMPTY,

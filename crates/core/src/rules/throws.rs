@@ -71,6 +71,19 @@ pub(super) static REPEATED: Rule = Rule {
     check: Check::Comment(repeated),
 };
 
+pub(super) static PANICS: Rule = Rule {
+    id: RuleId::new("throws.panics"),
+    level: Level::Note,
+    says: "the body panics directly and the comment has no section `Panics`",
+    why: "A caller who knows when it panics can see to it that it does not.",
+    example: Example {
+        language: "rust",
+        before: "/// Weighs a crate.\npub fn weigh(load: i32) -> i32 {\n    assert!(load >= 0);\n    load\n}\n",
+        after: "/// Weighs a crate.\n///\n/// # Panics\n///\n/// If the load is negative.\npub fn weigh(load: i32) -> i32 {\n    assert!(load >= 0);\n    load\n}\n",
+    },
+    check: Check::Comment(panics),
+};
+
 fn owed<'a>(context: &Context<'a>) -> impl Iterator<Item = &'a Thrown> {
     let signature = &context.declaration().signature;
     context.debt.throws.iter().filter_map(|&at| signature.throws.get(at))
@@ -87,6 +100,12 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
         if is_told(context, thrown) {
             continue;
         }
+        if has_sections(context) {
+            if thrown.origin == Origin::Declared {
+                report_section(context, findings, thrown);
+            }
+            continue;
+        }
         let entry = context.spell(EntryKind::Throws, thrown.ty.as_str());
         let how = if thrown.origin == Origin::Declared { "is declared" } else { "is thrown here" };
         let message = format!("`{}` {how} and the comment does not say when; add `{entry}`", thrown.ty);
@@ -94,6 +113,32 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
             .report(thrown.span, thrown.ty.as_str(), message)
             .related(context.doc.span, "this comment")
             .done();
+    }
+}
+
+/// Tells whether the notation speaks of what goes wrong in sections instead of type by type.
+fn has_sections(context: &Context<'_>) -> bool {
+    context.doc.notation.as_str() == "headings"
+}
+
+fn report_section(context: &Context<'_>, findings: &mut Findings<'_>, thrown: &Thrown) {
+    let name = &context.declaration().name;
+    let says = match thrown.ty.as_str() {
+        "Errors" => "gives back a `Result` and the comment does not say when it fails",
+        "Safety" => "is unsafe and the comment does not say what callers must ensure",
+        _ => "may panic and the comment does not say when",
+    };
+    let message = format!("`{name}` {says}; add a section `# {}`", thrown.ty);
+    findings
+        .report(thrown.span, thrown.ty.as_str(), message)
+        .related(context.doc.span, "this comment")
+        .done();
+}
+
+fn panics(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let panics = owed(context).find(|thrown| thrown.origin == Origin::Body && !is_told(context, thrown));
+    if let Some(thrown) = panics.filter(|_| has_sections(context)) {
+        report_section(context, findings, thrown);
     }
 }
 
@@ -112,6 +157,10 @@ fn guard(context: &Context<'_>, findings: &mut Findings<'_>) {
 fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
     let declaration = context.declaration();
     let signature = &declaration.signature;
+    if has_sections(context) {
+        unknown_sections(context, findings);
+        return;
+    }
     let clear = declaration.kind.is_callable()
         && declaration.body == Body::Present
         && !(signature.opaque || signature.throws_unknown || signature.returns.yields);
@@ -134,6 +183,33 @@ fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
             .report(name.span, documented, message)
             .related(declaration.name_span, "nothing throws it")
             .done();
+    }
+}
+
+/// A section whose cause is surely not there.
+fn unknown_sections(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let declaration = context.declaration();
+    let signature = &declaration.signature;
+    if !declaration.kind.is_callable() || declaration.body != Body::Present {
+        return;
+    }
+    for name in context.doc.entries_of(EntryKind::Throws).flat_map(|entry| &entry.names) {
+        let section = name.name.as_str();
+        let caused = signature.throws.iter().any(|thrown| thrown.ty == section);
+        let reason = match section {
+            "Safety" => "is not unsafe",
+            // A type that is not known may well be an alias of one that can fail.
+            "Errors" if signature.returns.value == Answer::No => "gives nothing back",
+            "Panics" if !signature.opaque && !signature.throws_unknown => "never panics",
+            _ => continue,
+        };
+        if !caused {
+            let message = format!("`{}` {reason}; remove the section `# {section}`", declaration.name);
+            findings
+                .report(name.span, section, message)
+                .related(declaration.name_span, "the function")
+                .done();
+        }
     }
 }
 

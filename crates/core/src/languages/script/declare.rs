@@ -19,9 +19,9 @@ impl Walk<'_, Script> {
     }
 }
 
-/// Tells whether a doc comment stands before a node.
-pub(super) fn is_documented(walk: &Walk<'_, Script>, node: Node<'_>) -> bool {
-    node.prev_sibling().is_some_and(|before| walk.is_comment(before) && walk.text(before).starts_with("/**"))
+/// Tells whether a block comment stands before an offset.
+pub(super) fn is_documented(walk: &Walk<'_, Script>, start: u32) -> bool {
+    walk.source.slice(Span::new(0, start)).trim_end().ends_with("*/")
 }
 
 /// Returns the statement around a declaration that its comment stands above.
@@ -432,8 +432,7 @@ pub(super) fn bind_value<'t>(
     let plain = !declaration.kind.is_callable();
     declaration.signature.hidden = plain;
     // Local variables and plain members are there for their comments alone.
-    let wanted =
-        (plain && !walk.in_code()) || is_documented(walk, wrapper(walk, node)) || is_documented(walk, node);
+    let wanted = (plain && !walk.in_code()) || is_documented(walk, declaration.span.start);
     let Some(value) = value else {
         if wanted {
             walk.declare(declaration);
@@ -480,7 +479,7 @@ pub(super) fn pair<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
         walk.kind(value),
         Some(Script::FunctionValue | Script::Arrow | Script::Class | Script::Object)
     );
-    if !holds && !is_documented(walk, node) {
+    if !holds && !is_documented(walk, walk.span(node).start) {
         return;
     }
     let kind = if holds { Kind::Method } else { Kind::Field };

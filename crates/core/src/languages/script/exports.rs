@@ -124,7 +124,7 @@ pub(super) fn assignment<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
 /// Declares what is assigned, where it is a function or a class.
 fn named<'t>(walk: &mut Walk<'t, Script>, (node, left, right): (Node<'t>, Node<'t>, Node<'t>), kind: Kind) {
     let callable = matches!(walk.kind(right), Some(Script::FunctionValue | Script::Arrow | Script::Class));
-    if !callable && !is_documented(walk, wrapper(walk, node)) {
+    if !callable && !is_documented(walk, walk.span(wrapper(walk, node)).start) {
         return;
     }
     let name = walk.field(left, "property").unwrap_or(left);

@@ -4,6 +4,7 @@ mod bodies;
 mod branches;
 mod c_like;
 mod conditions;
+mod skim;
 mod tests_named;
 
 use crate::reading::{Action, Grammar};
@@ -12,6 +13,7 @@ pub(super) use bodies::{Braces, without_plain_bodies};
 pub(super) use branches::first_branches;
 pub(super) use c_like::{block_form, opens_with_tag};
 pub(super) use conditions::{note_guard, refuses_null};
+pub(super) use skim::skims;
 pub(super) use tests_named::is_test_path;
 
 /// Names kinds and fields that `grammar` uses and its tree-sitter grammar lacks.

@@ -1,0 +1,197 @@
+//! Rust, by the reference (1.90) and the API guidelines on documentation.
+//!
+//! What trips it up, each with a case under `tests/cases/rust`: every form of doc comment and the `doc`
+//! attribute, attributes between comment and item, visibilities, trait items and implementations,
+//! re-exports out of private modules, exported macros, aliases of `Result`, `unsafe`, const generics,
+//! `impl Trait`, examples with hidden lines.
+
+mod declare;
+
+use std::sync::LazyLock;
+
+use aho_corasick::AhoCorasick;
+use tree_sitter::Node;
+
+use crate::languages::shared::{is_test_path, skims};
+use crate::model::{Carrier, Doc, NotationId};
+use crate::reading::{
+    CommentForm, Demand, Grammar, GrammarReader, Hierarchy, Language, Next, Owe, Scope, Vocabulary, Walk,
+    kinds,
+};
+
+/// The sections that stand for exceptions; none answers for another.
+static SECTIONS: Hierarchy =
+    Hierarchy::new(&[("Errors", "Section"), ("Panics", "Section"), ("Safety", "Section")], &["Section"], "");
+
+/// Rust.
+pub(super) static RUST: Language = Language {
+    endings: &[".rs"],
+    notations: &[NotationId::new("headings")],
+    notation: NotationId::new("headings"),
+    demand: Demand { throws: Owe::Always, ..Demand::all(Owe::Never) },
+    asks_fields: true,
+    carrier: Carrier::Lines { mark: "///" },
+    doc_mark: "///",
+    hierarchy: &SECTIONS,
+    ..Language::of("rust", "Rust", &GrammarReader(&GRAMMAR))
+};
+
+kinds! {
+    Rust of tree_sitter_rust::LANGUAGE;
+    ask {
+        AssociatedType = "associated_type",
+        Attribute = "attribute_item",
+        Block = "block",
+        Call = "call_expression",
+        Closure = "closure_expression",
+        Const = "const_item" | "static_item",
+        ConstParameter = "const_parameter",
+        Enum = "enum_item",
+        Field = "field_declaration",
+        FieldExpression = "field_expression",
+        Function = "function_item" | "function_signature_item",
+        FunctionModifiers = "function_modifiers",
+        Generic = "generic_type",
+        Identifier = "identifier",
+        Impl = "impl_item",
+        Macro = "macro_definition",
+        MacroCall = "macro_invocation",
+        Module = "mod_item",
+        Parameter = "parameter",
+        Parameters = "parameters",
+        RefPattern = "ref_pattern" | "mut_pattern" | "reference_pattern",
+        SelfParameter = "self_parameter",
+        Struct = "struct_item",
+        Trait = "trait_item",
+        TypeItem = "type_item",
+        TypeParameter = "type_parameter",
+        TypeParameters = "type_parameters",
+        Union = "union_item",
+        Use = "use_declaration",
+        Variadic = "variadic_parameter",
+        Variant = "enum_variant",
+        Visibility = "visibility_modifier",
+    }
+    comment { "line_comment", "block_comment" }
+    separator { "extern_crate_declaration" }
+    over { "string_literal", "raw_string_literal", "char_literal", "token_tree", "inner_attribute_item" }
+    fields {
+        "argument", "body", "function", "field", "macro", "name", "parameters", "pattern", "return_type",
+        "trait", "type", "type_parameters",
+    }
+}
+
+/// The grammar of Rust.
+pub(in crate::languages) struct RustGrammar;
+
+/// The one value of it.
+pub(in crate::languages) static GRAMMAR: RustGrammar = RustGrammar;
+
+/// What a body must not hold to be passed over.
+static FACTS: LazyLock<AhoCorasick> = LazyLock::new(|| {
+    let words = [
+        "panic!",
+        "assert",
+        "unwrap()",
+        "expect(",
+        "fn ",
+        "struct ",
+        "enum ",
+        "trait ",
+        "impl ",
+        "impl<",
+        "macro_rules!",
+        "///",
+        "/**",
+        "mod ",
+    ];
+    AhoCorasick::new(words).expect("plain words compile")
+});
+
+impl Grammar for RustGrammar {
+    type Node = Rust;
+
+    fn vocabulary(&self) -> &'static Vocabulary<Rust> {
+        &VOCABULARY
+    }
+
+    fn serves(&self) -> &'static Language {
+        &RUST
+    }
+
+    fn comment(&self, text: &str) -> CommentForm {
+        let line = |mark, doc| CommentForm { carrier: Carrier::Lines { mark }, doc };
+        let block = |open, doc| CommentForm { carrier: Carrier::Block { open, close: "*/" }, doc };
+        match text {
+            // What stands inside documents what is around it.
+            _ if text.starts_with("//!") => line("//!", Doc::Elsewhere),
+            _ if text.starts_with("/*!") => block("/*!", Doc::Elsewhere),
+            _ if text.starts_with("///") && !text.starts_with("////") => line("///", Doc::Yes),
+            _ if text.starts_with("/**") && !text.starts_with("/***") && text.len() > 4 => {
+                block("/**", Doc::Yes)
+            }
+            _ if text.starts_with("/*") => block("/*", Doc::No),
+            _ => line("//", Doc::No),
+        }
+    }
+
+    fn enter<'t>(&self, walk: &mut Walk<'t, Rust>, node: Node<'t>, kind: Rust) -> Next {
+        if walk.is_test.is_none() {
+            walk.is_test = Some(is_test_path(walk.source.path(), &["tests"]));
+        }
+        match kind {
+            Rust::Attribute => {
+                let span = walk.span(node);
+                walk.pending.push(span);
+                return Next::Over;
+            }
+            Rust::Function => declare::function(walk, node),
+            Rust::Struct | Rust::Enum | Rust::Union | Rust::Trait => declare::type_item(walk, node, kind),
+            Rust::TypeItem | Rust::AssociatedType => {
+                declare::alias(walk, node);
+                return Next::Over;
+            }
+            Rust::Impl => declare::implementation(walk, node),
+            Rust::Module => declare::module(walk, node),
+            Rust::Const => {
+                declare::constant(walk, node);
+                return Next::Over;
+            }
+            Rust::Field | Rust::Variant => declare::part(walk, node, kind),
+            Rust::Macro => {
+                declare::macro_rules(walk, node);
+                return Next::Over;
+            }
+            Rust::Use => {
+                declare::re_export(walk, node);
+                return Next::Over;
+            }
+            Rust::Closure => walk.open(Scope::Barrier),
+            Rust::Call => declare::call(walk, node),
+            Rust::MacroCall => {
+                declare::macro_call(walk, node);
+                return Next::Over;
+            }
+            Rust::Block if declare::is_function_body(walk, node) => return skims(walk, node, &FACTS),
+            Rust::Block | Rust::FieldExpression => {}
+            Rust::ConstParameter
+            | Rust::FunctionModifiers
+            | Rust::Generic
+            | Rust::Identifier
+            | Rust::Parameter
+            | Rust::Parameters
+            | Rust::RefPattern
+            | Rust::SelfParameter
+            | Rust::TypeParameter
+            | Rust::TypeParameters
+            | Rust::Variadic
+            | Rust::Visibility => return Next::Over,
+        }
+        Next::Into
+    }
+
+    fn finish(&self, walk: &mut Walk<'_, Rust>) {
+        declare::join_around_attributes(walk);
+        declare::settle(walk);
+    }
+}

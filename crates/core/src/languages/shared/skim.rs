@@ -1,0 +1,22 @@
+//! Looks at bodies as text before they are gone into: most hold nothing that matters to callers.
+
+use aho_corasick::AhoCorasick;
+use tree_sitter::Node;
+
+use crate::reading::{Next, Walk};
+
+/// Passes over a body that holds none of the words of `facts`, noting whether it calls something.
+pub(in crate::languages) fn skims<N: Copy>(
+    walk: &mut Walk<'_, N>,
+    body: Node<'_>,
+    facts: &AhoCorasick,
+) -> Next {
+    let text = walk.text(body);
+    if facts.is_match(text) {
+        return Next::Into;
+    }
+    if memchr::memchr(b'(', text.as_bytes()).is_some() {
+        walk.calls();
+    }
+    Next::Over
+}
