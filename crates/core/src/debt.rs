@@ -33,6 +33,8 @@ pub struct Debtor<'a> {
     pub signature: &'a Signature,
     /// How much is owed.
     pub demand: Demand,
+    /// Whether a link to a parameter in the text answers for it.
+    pub links_answer: bool,
 }
 
 impl Debt {
@@ -71,7 +73,9 @@ impl Debt {
             (callable || kind.is_type()) && started(demand.typeparam, doc.has(EntryKind::TypeParam));
         let answered = demand.returns != Owe::Always && summary_answers(&doc.summary_prose(debtor.source));
         let returns = callable && started(demand.returns, has_params) && !answered;
-        let throws = callable && started(demand.throws, doc.has(EntryKind::Throws));
+        // Where one entry tells of all exceptions, it is owed like the return.
+        let single = doc.notation.as_str() == "callouts" && has_params;
+        let throws = callable && started(demand.throws, doc.has(EntryKind::Throws) || single);
         let owed = |list: Vec<bool>, owed: bool| list.into_iter().map(|each| each && owed).collect();
         let mut out = Self {
             params: owed(full.params, params),
@@ -80,6 +84,22 @@ impl Debt {
             yields: full.yields && returns,
             throws: if throws { full.throws } else { Vec::new() },
         };
+        let links = if debtor.links_answer && demand.param != Owe::Always {
+            doc.prose(debtor.source, doc.span)
+        } else {
+            String::new()
+        };
+        for (owed, parameter) in out.params.iter_mut().zip(&debtor.signature.parameters) {
+            *owed &= !(parameter.typed_enough && demand.param != Owe::Always);
+            // Its parts are told one by one.
+            *owed &= !parameter.named().is_some_and(|name| {
+                doc.entries_of(EntryKind::Property)
+                    .any(|part| part.name().is_some_and(|part| part.name == *name))
+            });
+            // A link to a parameter in the text says what it is.
+            *owed &= !parameter.named().is_some_and(|name| links.contains(&format!("[{name}]")));
+        }
+        out.returns &= !(debtor.signature.returns.typed_enough && demand.returns != Owe::Always);
         if pairing.params.has_keys {
             for (at, parameter) in debtor.signature.parameters.iter().enumerate() {
                 out.params[at] &= parameter.variadic != Variadic::Keywords;

@@ -29,6 +29,7 @@ pub(super) fn complete(
             declaration,
             signature: examined.signature,
             demand: Demand::all(Owe::Always),
+            links_answer: false,
         };
         examined.debt = Debt::of(&debtor, doc, &examined.pairing);
     }

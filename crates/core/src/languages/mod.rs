@@ -7,8 +7,12 @@
 mod csharp;
 mod go;
 mod java;
+mod kotlin;
+mod php;
 mod python;
+mod ruby;
 mod rust;
+mod scala;
 mod script;
 mod shared;
 
@@ -20,8 +24,12 @@ pub static ALL: &[&Language] = &[
     &go::GO,
     &java::JAVA,
     &script::JAVASCRIPT,
+    &kotlin::KOTLIN,
+    &php::PHP,
     &python::PYTHON,
+    &ruby::RUBY,
     &rust::RUST,
+    &scala::SCALA,
     &script::TYPESCRIPT,
 ];
 
@@ -44,10 +52,14 @@ pub fn unknown_names() -> Vec<String> {
     unknown.extend(shared::unknown_names(&csharp::grammar::GRAMMAR));
     unknown.extend(shared::unknown_names(&go::GRAMMAR));
     unknown.extend(shared::unknown_names(&java::grammar::GRAMMAR));
+    unknown.extend(shared::unknown_names(&kotlin::GRAMMAR));
+    unknown.extend(shared::unknown_names(&scala::GRAMMAR));
+    unknown.extend(shared::unknown_names(&php::GRAMMAR));
+    unknown.extend(shared::unknown_names(&python::grammar::GRAMMAR));
+    unknown.extend(shared::unknown_names(&ruby::GRAMMAR));
     unknown.extend(shared::unknown_names(&rust::GRAMMAR));
     unknown.extend(shared::unknown_names(&script::TS));
     unknown.extend(shared::unknown_names(&script::TSX));
-    unknown.extend(shared::unknown_names(&python::grammar::GRAMMAR));
     unknown
 }
 

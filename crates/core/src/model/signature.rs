@@ -71,6 +71,8 @@ pub struct Parameter {
     pub exempt: bool,
     /// A comment beside it in the list says what it is.
     pub told: bool,
+    /// Its native type says enough, unless entries are owed always.
+    pub typed_enough: bool,
 }
 
 impl Parameter {
@@ -86,6 +88,7 @@ impl Parameter {
             variadic: Variadic::No,
             exempt: false,
             told: false,
+            typed_enough: false,
         }
     }
 
@@ -136,6 +139,8 @@ pub struct Returns {
     pub set: Option<ClosedSet>,
     /// Nothing is ever owed for it, as on properties.
     pub exempt: bool,
+    /// Its native type says enough, unless an entry is owed always.
+    pub typed_enough: bool,
 }
 
 impl Returns {

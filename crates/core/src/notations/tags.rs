@@ -213,20 +213,54 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
         .filter_map(|at| opening_tag(lines.text(at)).map(|name| (at, name)))
         .filter(|(_, name)| is_tag(name))
         .collect();
+    let opens = read_directives(&mut doc, lines, opens);
     describe(&mut doc, lines, opens.first().map_or(lines.len(), |&(at, _)| at));
-    for (number, &(at, name)) in opens.iter().enumerate() {
+    for (number, &(at, name)) in opens.iter().enumerate().filter(|(_, (_, name))| !name.is_empty()) {
         let end = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
         let rows = (at, last_said(lines, at, end));
         read_tag(&mut doc, lines, name, rows);
-        if name == "overload" {
+        if matches!(name, "overload" | "usecase") {
             // What follows speaks of one form of several.
             break;
         }
     }
     read_inline(&mut doc, lines);
+    doc.hidden |= (0..lines.len()).any(|at| lines.trimmed(at) == ":nodoc:");
     describe_by_tag(&mut doc, lines, &opens);
     complete(&mut doc);
     doc
+}
+
+/// Reads lines that open with `@!`, as Ruby has them: what follows most of them is about something else.
+fn read_directives<'s>(
+    doc: &mut DocComment,
+    lines: &Lines<'s>,
+    mut opens: Vec<(usize, &'s str)>,
+) -> Vec<(usize, &'s str)> {
+    if lines.dialect() != Dialect::Ruby {
+        return opens;
+    }
+    for at in 0..lines.len() {
+        let Some(rest) = lines.trimmed(at).strip_prefix("@!") else { continue };
+        match first_word(rest) {
+            ("visibility", level) => {
+                doc.surface = match level.trim() {
+                    "private" => Some(Surface::Private),
+                    "protected" => Some(Surface::Protected),
+                    _ => doc.surface,
+                };
+            }
+            ("macro", _) => doc.inherits = true,
+            _ => {
+                opens.retain(|&(open, _)| open < at);
+                if opens.is_empty() {
+                    opens.push((at, &lines.text(at)[..0]));
+                }
+                return opens;
+            }
+        }
+    }
+    opens
 }
 
 /// Tags that carry the description, where nothing stands before them.
@@ -338,6 +372,11 @@ fn read_named<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t st
         if !(bare.ends_with("Error") || bare.ends_with("Exception")) {
             return rest;
         }
+    }
+    // A name in brackets may be a link.
+    if let Some((name, after)) = enclosed(rest, '[', ']').filter(|_| lines.dialect() == Dialect::Kotlin) {
+        read_name(found, lines, name);
+        return after;
     }
     // A default in brackets may hold blanks.
     if let Some((_, after)) = enclosed(rest, '[', ']').filter(|_| found.kind == EntryKind::Param) {

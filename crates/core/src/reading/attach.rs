@@ -260,6 +260,7 @@ pub(super) fn reads_as_documentation(text: &str) -> bool {
         "fmt:",
         "isort:",
         "vinequill:",
+        "://",
     ];
     let code_line = |line: &str| {
         let line = line.trim_matches(|c: char| c.is_whitespace() || matches!(c, '/' | '*' | '#'));

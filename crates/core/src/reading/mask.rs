@@ -24,6 +24,12 @@ impl<'s> Given<'s> {
         Self { text: Cow::Borrowed(text), ranges: Vec::new(), calls: Vec::new() }
     }
 
+    /// Gives another text of equal length in bytes.
+    #[must_use]
+    pub fn replaced(text: String) -> Self {
+        Self { text: Cow::Owned(text), ranges: Vec::new(), calls: Vec::new() }
+    }
+
     /// Gives only some ranges of `text`. `calls` are the offsets, sorted, of the braces of bodies that were
     /// left out and in which something was called.
     #[must_use]

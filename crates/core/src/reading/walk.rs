@@ -39,6 +39,8 @@ pub struct Walk<'t, N: 'static> {
     pub given_out: Vec<SmolStr>,
     /// Attributes seen and not yet claimed by the declaration that follows them.
     pub pending: Vec<Span>,
+    /// Statements that bear on declarations around them: offset, owner, and what they say.
+    pub notes: Vec<(u32, Option<DeclId>, SmolStr)>,
     /// The file is a module: what it does not give out is its own.
     pub is_module: bool,
     table: &'static Table<N>,
@@ -379,6 +381,7 @@ pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree, left_o
         is_test: None,
         given_out: Vec::new(),
         pending: Vec::new(),
+        notes: Vec::new(),
         is_module: false,
         table: grammar.table(),
         scopes: Vec::new(),
@@ -467,12 +470,14 @@ fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Nod
                 // Where plain lines are documentation, the first may have a mark of its own.
                 || (candidate && matches!(last.carrier, Carrier::Lines { .. }));
             // What goes on behind a line's code is part of what began there.
-            let apart = (trailing || last.attached) && !(form.doc == Doc::Back && !trailing);
-            let same = last.standing == form.doc || (last.standing == Doc::Elsewhere && form.doc == Doc::Yes);
+            let apart = trailing || (last.attached && !matches!(last.standing, Doc::Back | Doc::Elsewhere));
+            let same = last.standing == form.doc
+                || (last.standing == Doc::Elsewhere && matches!(form.doc, Doc::Yes | Doc::IfAbove))
+                || (last.standing == Doc::IfAbove && form.doc == Doc::Elsewhere);
             if alike && same && joined && !apart {
                 last.span.end = at.end;
                 if doc || candidate {
-                    last.lines.push(comments::without_mark(bare, at.start as usize, mark));
+                    last.lines.push(line_text(source, at, mark, candidate));
                 }
                 return;
             }
@@ -480,7 +485,7 @@ fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Nod
     }
     let lines = match form.carrier {
         Carrier::Lines { mark } if doc || candidate => {
-            vec![comments::without_mark(bare, at.start as usize, mark)]
+            vec![line_text(source, at, mark, candidate)]
         }
         Carrier::Block { open, close } if doc || candidate => {
             comments::block_lines(source, at, open.len(), close.len())
@@ -499,6 +504,13 @@ fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Nod
         lines,
     };
     walk.outline.comments.push(comment);
+}
+
+/// Returns the text of a comment line; where plain comments are documentation, a divider has none.
+fn line_text(source: &str, at: Span, mark: &str, candidate: bool) -> Span {
+    let text = comments::without_mark(&source[at.range()], at.start as usize, mark);
+    let divider = candidate && source[text.range()].bytes().all(|b| b"-=*#~_/ ".contains(&b));
+    if divider { Span::at(text.end) } else { text }
 }
 
 /// Puts comments into source order: docstrings were taken ahead of the comments before them.
@@ -541,6 +553,7 @@ fn conclude<N>(walk: &mut Walk<'_, N>, hierarchy: &super::Hierarchy) {
     let mut concluded: Vec<(usize, Vec<Thrown>)> = Vec::new();
     for (at, flow) in flows.iter().enumerate() {
         let declaration = &mut walk.outline.declarations[at];
+        let (header_end, end) = (declaration.header_end, declaration.span.end);
         let signature = &mut declaration.signature;
         signature.opaque = flow.opaque;
         signature.throws_unknown = flow.raised_unknown;
@@ -554,6 +567,12 @@ fn conclude<N>(walk: &mut Walk<'_, N>, hierarchy: &super::Hierarchy) {
             signature.returns.value = match (flow.value, flow.perhaps_value) {
                 (true, _) => Answer::Yes,
                 (false, true) => Answer::Unknown,
+                // A body that only throws stands for one that is to be written.
+                (false, false)
+                    if only_throws(walk.source.slice(Span::new(header_end, end.max(header_end)))) =>
+                {
+                    Answer::Unknown
+                }
                 (false, false) => Answer::No,
             };
         }
@@ -564,6 +583,11 @@ fn conclude<N>(walk: &mut Walk<'_, N>, hierarchy: &super::Hierarchy) {
     for (at, thrown) in concluded {
         walk.outline.declarations[at].signature.throws.extend(thrown);
     }
+}
+
+fn only_throws(body: &str) -> bool {
+    let first = body.trim_start_matches(|c: char| c.is_whitespace() || matches!(c, '{' | ':'));
+    ["throw ", "raise "].iter().any(|word| first.starts_with(word))
 }
 
 fn thrown(flow: &Flow, hierarchy: &super::Hierarchy, local: &[Declaration]) -> Vec<Thrown> {

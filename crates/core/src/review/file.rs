@@ -5,8 +5,8 @@ use smol_str::SmolStr;
 use super::{FileReading, Standing, Standings};
 use crate::debt::{Debt, Debtor};
 use crate::model::{
-    Construction, DeclId, Declaration, DocComment, EntryKind, Finding, Kind, Level, Name, RawFinding,
-    Signature, State,
+    Construction, DeclId, Declaration, Dialect, DocComment, EntryKind, Finding, Kind, Level, Name,
+    RawFinding, Signature, State,
 };
 use crate::notations;
 use crate::pairing::{self, Match, Pairing};
@@ -99,7 +99,9 @@ pub fn examine<'a>(
             *own = own.or(other.map(|_| usize::MAX));
         }
     }
-    let debtor = Debtor { source: file.source, declaration, signature, demand: file.settings.demand };
+    let links_answer = matches!(file.language.dialect, Dialect::Kotlin | Dialect::Scala);
+    let demand = file.settings.demand;
+    let debtor = Debtor { source: file.source, declaration, signature, demand, links_answer };
     let mut debt =
         if standings.owes(file, id, doc) { Debt::of(&debtor, doc, &pairing) } else { Debt::none(signature) };
     if !known {

@@ -3,7 +3,7 @@
 use std::cell::OnceCell;
 use std::collections::HashMap;
 
-use crate::model::{CommentId, DeclId, DocComment, NotationId, Outline};
+use crate::model::{CommentId, DeclId, Dialect, DocComment, EntryKind, NotationId, Outline};
 use crate::notations::{self, Lines};
 use crate::reading::{Language, Parsers};
 use crate::rules::FileContext;
@@ -44,7 +44,7 @@ impl<'a> FileReading<'a> {
         settings: &'a Settings,
         parsers: &mut Parsers,
     ) -> Self {
-        let outline = language.reader.read(source, parsers);
+        let mut outline = language.reader.read(source, parsers);
         let settings = settings.language(language.id);
         let mut evident: HashMap<CommentId, Option<NotationId>> = HashMap::new();
         for id in outline.declarations.iter().filter_map(|declaration| declaration.comment.doc) {
@@ -63,7 +63,8 @@ impl<'a> FileReading<'a> {
                 ),
             )
         };
-        let docs = evident.iter().map(read).collect();
+        let mut docs: HashMap<CommentId, DocComment> = evident.iter().map(read).collect();
+        reconcile(&mut outline, &mut docs, source, language.dialect);
         Self { source, language, settings, outline, notation, docs, habits: OnceCell::new() }
     }
 
@@ -94,6 +95,38 @@ impl<'a> FileReading<'a> {
             outline: &self.outline,
             language: self.language,
             settings: self.settings,
+        }
+    }
+}
+
+/// Settles what only comment and signature together tell.
+fn reconcile(
+    outline: &mut Outline,
+    docs: &mut HashMap<CommentId, DocComment>,
+    source: &Source,
+    dialect: Dialect,
+) {
+    if !matches!(dialect, Dialect::Kotlin | Dialect::Ruby) {
+        return;
+    }
+    for declaration in &mut outline.declarations {
+        let Some(doc) = declaration.comment.doc.and_then(|id| docs.get_mut(&id)) else { continue };
+        let signature = &mut declaration.signature;
+        if dialect == Dialect::Kotlin {
+            // Type parameters are documented among the parameters.
+            for entry in doc.entries.iter_mut().filter(|entry| entry.kind == EntryKind::Param) {
+                let Some(name) = entry.names.first().map(|name| name.name.clone()) else { continue };
+                let is_type = signature.type_parameters.iter().any(|parameter| parameter.name == name);
+                if is_type && !signature.parameters.iter().any(|p| p.named() == Some(&name)) {
+                    entry.kind = EntryKind::TypeParam;
+                }
+            }
+        } else if doc.marks.iter().any(|mark| mark.name.as_str().starts_with("yield")) {
+            // What the comment says is yielded tells of the block.
+            for parameter in &mut signature.parameters {
+                let before = source.text()[..parameter.span.start as usize].chars().next_back();
+                parameter.told |= before == Some('&');
+            }
         }
     }
 }

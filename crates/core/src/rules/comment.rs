@@ -165,7 +165,14 @@ fn ends_block(file: &FileContext<'_>, end: u32) -> bool {
 /// Comments that speak to tools.
 fn is_directive(source: &Source, comment: &RawComment) -> bool {
     let text = source.slice(comment.span);
-    ["@noinspection", "@formatter:", "{@inheritDoc}", "@type ", "@cast"]
+    ["@noinspection", "@formatter:", "{@inheritDoc}", "@type ", "@cast", "@var "]
         .iter()
         .any(|mark| text.contains(mark))
+        || is_for_tools(text)
+}
+
+/// A tag with a hyphen in it is a tool's.
+fn is_for_tools(text: &str) -> bool {
+    let tag = text.split('@').nth(1).and_then(|rest| rest.split_whitespace().next()).unwrap_or_default();
+    tag.contains('-') && tag.starts_with(|c: char| c.is_ascii_lowercase())
 }

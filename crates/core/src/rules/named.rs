@@ -2,7 +2,7 @@
 //! unknown, repeated, out of order or empty. The rules of each subject call these with their own words.
 
 use super::{Context, Findings};
-use crate::model::{Entry, EntryKind, EntryName};
+use crate::model::{Dialect, Entry, EntryKind, EntryName};
 use crate::pairing::{Match, Side};
 use crate::text::{Span, is_wordless};
 
@@ -154,10 +154,9 @@ pub(super) fn empty(sort: &Sort, context: &Context<'_>, findings: &mut Findings<
         let report = findings
             .report(name.span, name.name.as_str(), message)
             .related(place, format!("the {}", sort.word));
-        let open = context
-            .paired
-            .and_then(|(signature, _)| signature.parameters.get(at))
-            .is_some_and(|p| p.ty.is_none());
+        let open = context.paired.and_then(|(signature, _)| signature.parameters.get(at)).is_some_and(|p| {
+            p.ty.is_none() || (context.file.language.dialect == Dialect::Php && !p.typed_enough)
+        });
         if context.file.language.untyped && entry.ty.is_some() && open && sort.kind == EntryKind::Param {
             // The type is all that the signature leaves open.
             report.only_note();

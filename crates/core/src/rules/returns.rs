@@ -2,7 +2,7 @@
 
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::model::{Answer, Entry, EntryKind, Kind, Level, RuleId};
+use crate::model::{Answer, Dialect, Entry, EntryKind, Kind, Level, RuleId};
 use crate::text::{is_wordless, split_words};
 use crate::types;
 
@@ -106,8 +106,19 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
 }
 
 /// Texts that only say that nothing comes back.
-const NOTHING: &[&str] =
-    &["void", "none", "nothing", "null", "undefined", "nil", "unit", "n/a", "no value", "no return value"];
+const NOTHING: &[&str] = &[
+    "never",
+    "void",
+    "none",
+    "nothing",
+    "null",
+    "undefined",
+    "nil",
+    "unit",
+    "n/a",
+    "no value",
+    "no return value",
+];
 
 fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     let text = context.text_of(entry).to_lowercase();
@@ -128,6 +139,10 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
 fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
     let declaration = context.declaration();
     if !declaration.kind.is_callable() || declaration.signature.returns.value != Answer::No {
+        return;
+    }
+    // What `new` gives back is customarily told where the object is made ready.
+    if declaration.kind == Kind::Constructor && context.file.language.dialect == Dialect::Ruby {
         return;
     }
     let Some(entry) = entries(context).find(|entry| !says_nothing_comes(context, entry)) else { return };

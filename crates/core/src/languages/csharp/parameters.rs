@@ -29,6 +29,7 @@ pub(super) fn parameters(walk: &Walk<'_, CSharp>, list: Node<'_>) -> Vec<Paramet
                 variadic: Variadic::Positional,
                 exempt: false,
                 told: false,
+                typed_enough: false,
             }),
             _ => {}
         }
@@ -59,6 +60,7 @@ fn parameter(walk: &Walk<'_, CSharp>, node: Node<'_>) -> Option<Parameter> {
         variadic: if params { Variadic::Positional } else { Variadic::No },
         exempt: text.chars().all(|c| c == '_'),
         told: false,
+        typed_enough: false,
     })
 }
 

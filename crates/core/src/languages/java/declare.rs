@@ -215,6 +215,7 @@ fn parameter(walk: &Walk<'_, Java>, node: Node<'_>) -> Option<Parameter> {
         variadic,
         exempt: text == "_",
         told: false,
+        typed_enough: false,
     })
 }
 

@@ -12,6 +12,7 @@ pub(super) mod grammar;
 mod kinds;
 mod types;
 
+use crate::languages::shared::{JVM_AMBIENT, JVM_EXCEPTIONS};
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
 use crate::reading::{CommentPlace, Demand, GrammarReader, Language, Owe};
 
@@ -32,8 +33,8 @@ pub(super) static JAVA: Language = Language {
     any_optional: false,
     opens_with_name: false,
     drops_after_annotations: true,
-    hierarchy: &types::HIERARCHY,
-    ambient: types::AMBIENT,
+    hierarchy: &JVM_EXCEPTIONS,
+    ambient: JVM_AMBIENT,
     well_known: types::WELL_KNOWN,
     type_words: types::WORDS,
     literal_type: |_| None,

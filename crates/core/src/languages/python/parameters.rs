@@ -63,6 +63,7 @@ fn parameter(walk: &Walk<'_, Python>, node: Node<'_>) -> Option<Parameter> {
         // the function is made a method elsewhere.
         exempt: text.starts_with('_') || matches!(text, "self" | "cls"),
         told: false,
+        typed_enough: false,
     })
 }
 
@@ -117,6 +118,7 @@ pub(super) fn data_fields(walk: &Walk<'_, Python>, body: Node<'_>, attrs: bool) 
             variadic: Variadic::No,
             exempt: text.starts_with('_'),
             told: false,
+            typed_enough: false,
         });
     }
     out

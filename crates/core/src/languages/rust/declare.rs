@@ -3,6 +3,7 @@
 use tree_sitter::Node;
 
 use super::Rust;
+use crate::languages::shared::narrow_by_type;
 use crate::model::{
     Answer, Attached, ClosedSet, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter, RawComment,
     Returns, Signature, Surface, Thrown, TypeParameter, Variadic,
@@ -462,15 +463,5 @@ pub(super) fn settle(walk: &mut Walk<'_, Rust>) {
             declarations[at].surface = Surface::Public;
         }
     }
-    let types: std::collections::HashMap<_, _> = declarations
-        .iter()
-        .filter(|declaration| declaration.kind.is_type())
-        .map(|declaration| (declaration.qualified.clone(), declaration.surface))
-        .collect();
-    for declaration in declarations {
-        let Some((owner, _)) = declaration.qualified.rsplit_once('.') else { continue };
-        if let Some(&surface) = types.get(owner) {
-            declaration.surface = declaration.surface.max(surface);
-        }
-    }
+    narrow_by_type(declarations);
 }

@@ -12,23 +12,33 @@ pub(in crate::languages) fn note_guard<'t, N: Copy + PartialEq>(
     throw: N,
     block: N,
 ) {
-    let (Some(condition), Some(then)) = (walk.field(node, "condition"), walk.field(node, "consequence"))
-    else {
+    note_guard_in(walk, node, ("consequence", &[throw], &[block]));
+}
+
+/// As [`note_guard`], with the field that the guarded code is in, and several kinds of throws and blocks.
+pub(in crate::languages) fn note_guard_in<'t, N: Copy + PartialEq>(
+    walk: &mut Walk<'t, N>,
+    node: Node<'t>,
+    (body, throws, blocks): (&'static str, &[N], &[N]),
+) {
+    let (Some(condition), Some(then)) = (walk.field(node, "condition"), walk.field(node, body)) else {
         return;
     };
     let mut only = then;
-    while walk.kind(only) == Some(block) {
+    while walk.kind(only).is_some_and(|kind| blocks.contains(&kind)) {
         let [inner] = walk.children(only)[..] else { return };
         only = inner;
     }
-    if walk.kind(only) == Some(throw) {
+    if walk.kind(only).is_some_and(|kind| throws.contains(&kind)) {
         walk.guard_at(only, walk.span(condition));
     }
 }
 
 /// Tells whether a condition only asks if a parameter of the callable around it is null.
 pub(in crate::languages) fn refuses_null<N: Copy>(walk: &Walk<'_, N>, condition: Option<Span>) -> bool {
-    condition.and_then(|span| tested_for_null(walk.source.slice(span))).is_some_and(|name| walk.takes(name))
+    condition
+        .and_then(|span| tested_for_null(walk.source.slice(span)))
+        .is_some_and(|name| walk.takes(name.trim_start_matches('$')))
 }
 
 /// Returns what a condition asks to be null, where it asks nothing else: `load == null`, `null == load`,
@@ -42,8 +52,9 @@ fn tested_for_null(condition: &str) -> Option<&str> {
     let (left, right) = sides?;
     let (left, right) = (left.trim(), right.trim());
     let null = |side: &str| matches!(side, "null" | "None" | "nil" | "undefined" | "nullptr" | "NULL");
-    let plain =
-        |side: &str| !side.is_empty() && side.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '@'));
+    let plain = |side: &str| {
+        !side.is_empty() && side.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '@' | '$'))
+    };
     match (null(left), null(right)) {
         (false, true) if plain(left) => Some(left),
         (true, false) if plain(right) => Some(right),

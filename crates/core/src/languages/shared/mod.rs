@@ -4,6 +4,8 @@ mod bodies;
 mod branches;
 mod c_like;
 mod conditions;
+mod jvm;
+mod members;
 mod skim;
 mod tests_named;
 
@@ -12,7 +14,9 @@ use crate::reading::{Action, Grammar};
 pub(super) use bodies::{Braces, without_plain_bodies};
 pub(super) use branches::first_branches;
 pub(super) use c_like::{block_form, opens_with_tag};
-pub(super) use conditions::{note_guard, refuses_null};
+pub(super) use conditions::{note_guard, note_guard_in, refuses_null};
+pub(super) use jvm::{JVM_AMBIENT, JVM_EXCEPTIONS};
+pub(super) use members::narrow_by_type;
 pub(super) use skim::skims;
 pub(super) use tests_named::is_test_path;
 

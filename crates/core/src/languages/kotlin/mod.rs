@@ -1,0 +1,164 @@
+//! Kotlin, by its language specification (2.0) and its documentation on doc comments.
+//!
+//! What trips it up, each with a case under `tests/cases/kotlin`: primary constructors, their properties
+//! and secondary ones, receivers, extension functions, modifiers, expression bodies, `Unit` and `Nothing`,
+//! companions and objects, `@Throws`, guard functions, links as answers, enumerations, aliases, overrides.
+
+mod declare;
+mod flow;
+mod mask;
+
+use tree_sitter::Node;
+
+use crate::languages::shared::{JVM_AMBIENT, JVM_EXCEPTIONS, block_form, is_test_path};
+use crate::model::{Dialect, NotationId};
+use crate::reading::{
+    CommentForm, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, TypeWords, Vocabulary,
+    Walk, kinds,
+};
+
+/// Kotlin.
+pub(super) static KOTLIN: Language = Language {
+    endings: &[".kt", ".kts"],
+    notations: &[NotationId::new("tags")],
+    demand: Demand::of(Owe::OnceStarted),
+    dialect: Dialect::Kotlin,
+    hierarchy: &JVM_EXCEPTIONS,
+    ambient: JVM_AMBIENT,
+    type_words: WORDS,
+    ..Language::of("kotlin", "Kotlin", &GrammarReader(&GRAMMAR))
+};
+
+/// Built-in types as signatures and comments write them.
+const WORDS: TypeWords = &[
+    ("Boolean", "boolean"),
+    ("Byte", "number"),
+    ("Short", "number"),
+    ("Int", "number"),
+    ("Long", "number"),
+    ("Float", "number"),
+    ("Double", "number"),
+    ("String", "text"),
+    ("Unit", "none"),
+];
+
+kinds! {
+    Kotlin of tree_sitter_kotlin_ng::LANGUAGE;
+    ask {
+        Alias = "type_alias",
+        Annotation = "annotation",
+        Block = "block",
+        Body = "function_body",
+        Call = "call_expression",
+        Catch = "catch_block",
+        Class = "class_declaration",
+        ClassParameter = "class_parameter",
+        ClassParameters = "class_parameters",
+        Companion = "companion_object",
+        Delegation = "delegation_specifiers",
+        EnumEntry = "enum_entry",
+        Finally = "finally_block",
+        Function = "function_declaration",
+        Getter = "getter" | "setter",
+        Identifier = "identifier",
+        If = "if_expression",
+        Init = "anonymous_initializer",
+        Lambda = "lambda_literal" | "anonymous_function",
+        Modifiers = "modifiers",
+        ObjectDeclaration = "object_declaration",
+        ObjectLiteral = "object_literal",
+        Parameter = "parameter",
+        ParameterModifiers = "parameter_modifiers",
+        Parameters = "function_value_parameters",
+        Primary = "primary_constructor",
+        Property = "property_declaration",
+        Return = "return_expression",
+        Secondary = "secondary_constructor",
+        Throw = "throw_expression",
+        Try = "try_expression",
+        TypeParameter = "type_parameter",
+        TypeParameters = "type_parameters",
+        UserType = "user_type",
+        Variable = "variable_declaration",
+    }
+    comment { "line_comment", "block_comment" }
+    separator { "package_header", "import" }
+    over { "string_literal", "multiline_string_literal", "number_literal" }
+    fields { "condition", "name", "type" }
+}
+
+/// The grammar of Kotlin.
+pub(in crate::languages) struct KotlinGrammar;
+
+/// The one value of it.
+pub(in crate::languages) static GRAMMAR: KotlinGrammar = KotlinGrammar;
+
+impl Grammar for KotlinGrammar {
+    type Node = Kotlin;
+
+    fn vocabulary(&self) -> &'static Vocabulary<Kotlin> {
+        &VOCABULARY
+    }
+
+    fn serves(&self) -> &'static Language {
+        &KOTLIN
+    }
+
+    fn mask<'s>(&self, text: &'s str) -> Given<'s> {
+        mask::mask(text)
+    }
+
+    fn comment(&self, text: &str) -> CommentForm {
+        // Three slashes mean nothing here.
+        if text.starts_with("//") { block_form("//") } else { block_form(text) }
+    }
+
+    fn enter<'t>(&self, walk: &mut Walk<'t, Kotlin>, node: Node<'t>, kind: Kotlin) -> Next {
+        if walk.is_test.is_none() {
+            let path = walk.source.path();
+            walk.is_test = Some(
+                is_test_path(path, &["*Test", "*Tests", "*Spec"])
+                    || path.contains("/androidTest/")
+                    || path.contains("/commonTest/"),
+            );
+        }
+        match kind {
+            Kotlin::Class => declare::class(walk, node),
+            Kotlin::ObjectDeclaration | Kotlin::Companion => declare::object(walk, node, kind),
+            Kotlin::ObjectLiteral => declare::anonymous(walk, node),
+            Kotlin::Function => declare::function(walk, node),
+            Kotlin::Secondary => declare::secondary(walk, node),
+            Kotlin::Property => declare::property(walk, node),
+            Kotlin::EnumEntry => declare::enum_entry(walk, node),
+            Kotlin::Alias => {
+                declare::alias(walk, node);
+                return Next::Over;
+            }
+            Kotlin::Getter | Kotlin::Init | Kotlin::Lambda => walk.open(Scope::Barrier),
+            Kotlin::Return => flow::returns(walk, node),
+            Kotlin::Throw => flow::throws(walk, node),
+            Kotlin::Try => flow::tries(walk, node),
+            Kotlin::Catch => flow::handles(walk, node),
+            Kotlin::If => flow::guard(walk, node),
+            Kotlin::Call => flow::calls(walk, node),
+            Kotlin::Modifiers
+            | Kotlin::Parameters
+            | Kotlin::ParameterModifiers
+            | Kotlin::Primary
+            | Kotlin::TypeParameters
+            | Kotlin::UserType => return Next::Over,
+            Kotlin::Annotation
+            | Kotlin::Block
+            | Kotlin::Body
+            | Kotlin::ClassParameter
+            | Kotlin::ClassParameters
+            | Kotlin::Delegation
+            | Kotlin::Finally
+            | Kotlin::Identifier
+            | Kotlin::Parameter
+            | Kotlin::TypeParameter
+            | Kotlin::Variable => {}
+        }
+        Next::Into
+    }
+}

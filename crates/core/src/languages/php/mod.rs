@@ -1,0 +1,149 @@
+//! PHP, by its language reference (8.4).
+//!
+//! What trips it up, each with a case under `tests/cases/php`: promoted parameters, union and nullable
+//! types, references, variadics, attributes, traits, enumerations, inherited comments, generators,
+//! `static` and `never`, functions outside classes, throws inside expressions.
+
+mod declare;
+mod types;
+
+use tree_sitter::Node;
+
+use crate::languages::shared::{block_form, is_test_path, note_guard_in};
+use crate::model::{Carrier, Dialect, Doc, NotationId};
+use crate::reading::{
+    CommentForm, Demand, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary, Walk, kinds,
+};
+
+/// PHP.
+pub(super) static PHP: Language = Language {
+    endings: &[".php", ".phtml", ".inc"],
+    notations: &[NotationId::new("tags")],
+    demand: Demand::of(Owe::OnceStarted),
+    untyped: true,
+    dialect: Dialect::Php,
+    hierarchy: &types::HIERARCHY,
+    ambient: types::AMBIENT,
+    well_known: types::WELL_KNOWN,
+    type_words: types::WORDS,
+    literal_type: types::literal_type,
+    ..Language::of("php", "PHP", &GrammarReader(&GRAMMAR))
+};
+
+kinds! {
+    Php of tree_sitter_php::LANGUAGE_PHP;
+    ask {
+        AnonymousClass = "anonymous_class",
+        ArrowFunction = "arrow_function",
+        Assignment = "assignment_expression",
+        Attributes = "attribute_list",
+        Base = "base_clause",
+        Block = "compound_statement",
+        Call = "function_call_expression" | "member_call_expression" | "scoped_call_expression" | "nullsafe_member_call_expression",
+        Case = "enum_case",
+        Catch = "catch_clause",
+        Class = "class_declaration",
+        Closure = "anonymous_function",
+        Const = "const_declaration",
+        ConstElement = "const_element",
+        Creation = "object_creation_expression",
+        Enum = "enum_declaration",
+        ExpressionStatement = "expression_statement",
+        Function = "function_definition",
+        If = "if_statement",
+        Interface = "interface_declaration",
+        Interfaces = "class_interface_clause",
+        Method = "method_declaration",
+        NamespaceDefinition = "namespace_definition",
+        Parameter = "simple_parameter" | "variadic_parameter" | "property_promotion_parameter",
+        Parameters = "formal_parameters",
+        Property = "property_declaration",
+        PropertyElement = "property_element",
+        Return = "return_statement",
+        Static = "static_modifier",
+        Throw = "throw_expression",
+        Trait = "trait_declaration",
+        Try = "try_statement",
+        Variable = "variable_name",
+        Visibility = "visibility_modifier",
+        Yield = "yield_expression",
+    }
+    comment { "comment" }
+    separator { "namespace_use_declaration", "declare_statement" }
+    over { "string", "encapsed_string", "heredoc", "nowdoc" }
+    fields {
+        "attributes", "body", "condition", "default_value", "name", "parameters", "return_type", "type", "value",
+    }
+}
+
+/// The grammar of PHP.
+pub(in crate::languages) struct PhpGrammar;
+
+/// The one value of it.
+pub(in crate::languages) static GRAMMAR: PhpGrammar = PhpGrammar;
+
+impl Grammar for PhpGrammar {
+    type Node = Php;
+
+    fn vocabulary(&self) -> &'static Vocabulary<Php> {
+        &VOCABULARY
+    }
+
+    fn serves(&self) -> &'static Language {
+        &PHP
+    }
+
+    fn comment(&self, text: &str) -> CommentForm {
+        match text.chars().next() {
+            Some('#') => CommentForm { carrier: Carrier::Lines { mark: "#" }, doc: Doc::No },
+            _ if text.starts_with("//") => {
+                CommentForm { carrier: Carrier::Lines { mark: "//" }, doc: Doc::No }
+            }
+            _ => block_form(text),
+        }
+    }
+
+    fn enter<'t>(&self, walk: &mut Walk<'t, Php>, node: Node<'t>, kind: Php) -> Next {
+        if walk.is_test.is_none() {
+            walk.is_test = Some(is_test_path(walk.source.path(), &["*Test", "*TestCase"]));
+        }
+        match kind {
+            Php::NamespaceDefinition => declare::namespace(walk, node),
+            Php::Class | Php::Interface | Php::Trait | Php::Enum => {
+                declare::type_declaration(walk, node, kind)
+            }
+            Php::AnonymousClass => declare::anonymous_class(walk, node),
+            Php::Function | Php::Method => declare::callable(walk, node, kind),
+            Php::Property => declare::properties(walk, node),
+            Php::Const => declare::constants(walk, node),
+            Php::Case => declare::case(walk, node),
+            Php::Closure | Php::ArrowFunction => walk.open(Scope::Barrier),
+            Php::Return => {
+                let nothing = walk
+                    .children(node)
+                    .first()
+                    .is_none_or(|value| walk.text(*value).eq_ignore_ascii_case("null"));
+                walk.returns(if nothing { crate::model::Answer::No } else { crate::model::Answer::Yes });
+            }
+            Php::Yield => walk.yields(),
+            Php::Throw => declare::throws(walk, node),
+            Php::Try => declare::tries(walk, node),
+            Php::Catch => declare::handles(walk, node),
+            Php::If => {
+                note_guard_in(walk, node, ("body", &[Php::Throw], &[Php::Block, Php::ExpressionStatement]))
+            }
+            Php::Call | Php::Creation => walk.calls(),
+            Php::Parameters | Php::Attributes | Php::Base | Php::Interfaces => return Next::Over,
+            Php::Assignment
+            | Php::Block
+            | Php::ConstElement
+            | Php::ExpressionStatement
+            | Php::Parameter
+            | Php::PropertyElement
+            | Php::Static
+            | Php::Variable
+            | Php::Visibility => {}
+        }
+        Next::Into
+    }
+}

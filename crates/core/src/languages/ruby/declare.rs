@@ -1,0 +1,402 @@
+//! Ruby nodes to declarations, and what leaves a body.
+
+use smol_str::{SmolStr, format_smolstr};
+use tree_sitter::Node;
+
+use super::Ruby;
+use crate::languages::shared::refuses_null;
+use crate::model::{
+    Answer, ClosedSet, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter, Returns, Surface,
+    Variadic,
+};
+use crate::reading::{Next, Raised, Scope, Walk};
+use crate::text::Span;
+
+fn begin_declaration<'t>(walk: &Walk<'t, Ruby>, kind: Kind, name: Node<'t>, node: Node<'t>) -> Declaration {
+    let mut declaration = walk.start(kind, name, node, walk.field(node, "body"));
+    let line = walk.source.line_span(walk.source.line(walk.span(name).start));
+    declaration.hidden = line.is_some_and(|line| walk.source.slice(line).contains("# :nodoc:"));
+    declaration
+}
+
+/// Declares a class or module.
+pub(super) fn type_declaration<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>, is: Ruby) {
+    let Some(name) = walk.field(node, "name") else { return };
+    // A module is a name space, and a type that classes take in.
+    let kind = if is == Ruby::Class { Kind::Class } else { Kind::Trait };
+    let mut declaration = begin_declaration(walk, kind, name, node);
+    let text = walk.text(name).replace("::", ".");
+    declaration.name = Name::new(text.trim_start_matches('.'));
+    if let Some(superclass) = walk.field(node, "superclass") {
+        declaration.supertypes =
+            walk.children(superclass).into_iter().map(|ty| Name::simple(walk.text(ty))).collect();
+    }
+    declaration.header_end =
+        walk.field(node, "superclass").map_or(walk.span(name).end, |ty| walk.span(ty).end);
+    walk.enter(declaration);
+}
+
+/// Notes where the methods of an object's own class stand: a word like `private` in it bears on them alone.
+pub(super) fn singleton_class<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) {
+    let span = walk.span(node);
+    let owner = walk.owner();
+    walk.notes.push((span.start, owner, format_smolstr!("<< {}", span.end)));
+}
+
+/// Declares a method.
+pub(super) fn method<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>, is: Ruby) {
+    let Some(name) = walk.field(node, "name") else { return };
+    let text = walk.text(name);
+    let constructor = is == Ruby::Method && text == "initialize";
+    let in_type = walk.owner_kind().is_some_and(Kind::is_type);
+    let kind = match () {
+        () if constructor => Kind::Constructor,
+        () if text.starts_with(|c: char| !(c.is_alphanumeric() || c == '_' || !c.is_ascii())) => {
+            Kind::Operator
+        }
+        () if in_type || is == Ruby::SingletonMethod => Kind::Method,
+        () => Kind::Function,
+    };
+    let mut declaration = begin_declaration(walk, kind, name, node);
+    declaration.header_end =
+        walk.field(node, "parameters").map_or(walk.span(name).end, |list| walk.span(list).end);
+    declaration.body = crate::model::Body::Present;
+    declaration.signature.parameters = parameters(walk, node);
+    declaration.signature.returns = if constructor { Returns::nothing() } else { Returns::default() };
+    if text.ends_with('?') {
+        declaration.signature.returns.set = Some(ClosedSet::Boolean);
+    }
+    if matches!(text, "==" | "<=>" | "===" | "eql?" | "!" | "=~") {
+        declaration.excuses.push(Excuse::Conventional);
+    }
+    if constructor && declaration.signature.parameters.is_empty() && walk.field(node, "body").is_none() {
+        declaration.excuses.push(Excuse::EmptyConstructors);
+    }
+    let wrapped = node.parent().filter(|&parent| walk.kind(parent) == Some(Ruby::Arguments));
+    if let Some(call) = wrapped.and_then(|arguments| arguments.parent()) {
+        // `private def …`: the comment stands above the word.
+        declaration.span = walk.span(call);
+    }
+    walk.enter(declaration);
+    if !constructor {
+        // What the last expression gives is what comes back; nobody says whether it is meant.
+        walk.returns(Answer::Unknown);
+    }
+    // Any name may be a call.
+    walk.calls();
+}
+
+fn parameters<'t>(walk: &Walk<'t, Ruby>, node: Node<'t>) -> Vec<Parameter> {
+    let Some(list) = walk.field(node, "parameters") else { return Vec::new() };
+    let mut out = Vec::new();
+    for child in walk.children(list) {
+        let span = walk.span(child);
+        let mut parameter = match walk.kind(child) {
+            Some(Ruby::Identifier) => Parameter::of(walk.text(child), span),
+            Some(Ruby::Forward) => {
+                Parameter { variadic: Variadic::Keywords, ..Parameter::new(ParamName::Rest, span) }
+            }
+            Some(Ruby::Destructured) => Parameter::new(ParamName::Destructured(Vec::new()), span),
+            Some(kind) => match walk.field(child, "name") {
+                Some(name) => Parameter::of(walk.text(name), walk.span(name)),
+                // `*`, `**` and `&` alone pass on what they do not name.
+                None => Parameter { exempt: true, ..Parameter::new(unnamed(kind), span) },
+            },
+            None => continue,
+        };
+        parameter.default = walk.field(child, "value").map(|value| walk.span(value));
+        parameter.optional = parameter.default.is_some()
+            || matches!(walk.kind(child), Some(Ruby::Splat | Ruby::HashSplat | Ruby::BlockParameter));
+        match walk.kind(child) {
+            Some(Ruby::Splat) => parameter.variadic = Variadic::Positional,
+            Some(Ruby::HashSplat) => parameter.variadic = Variadic::Keywords,
+            _ => {}
+        }
+        parameter.exempt |= parameter.named().is_some_and(|name| name.as_str().starts_with('_'));
+        out.push(parameter);
+    }
+    out
+}
+
+fn unnamed(kind: Ruby) -> ParamName {
+    if matches!(kind, Ruby::Splat | Ruby::HashSplat) { ParamName::Rest } else { ParamName::Unnamed }
+}
+
+/// Declares a constant.
+pub(super) fn constant<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) {
+    let Some(name) = walk.field(node, "left").filter(|&left| walk.kind(left) == Some(Ruby::Constant)) else {
+        return;
+    };
+    if !walk.in_code() {
+        let mut declaration = begin_declaration(walk, Kind::Constant, name, node);
+        declaration.header_end = walk.span(name).end;
+        walk.declare(declaration);
+    }
+}
+
+/// Words that change how far the methods that follow, or that they name, can be seen.
+const VISIBILITY: &[&str] = &[
+    "private",
+    "protected",
+    "public",
+    "module_function",
+    "private_class_method",
+    "public_class_method",
+    "private_constant",
+];
+
+/// Looks at a call: attributes, visibility, `raise`.
+pub(super) fn call<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) -> Next {
+    let Some(method) = walk.field(node, "method") else { return Next::Into };
+    let name = walk.text(method);
+    if walk.field(node, "receiver").is_some() {
+        return Next::Into;
+    }
+    match name {
+        "attr_accessor" | "attr_reader" | "attr_writer" | "attr" if !walk.in_code() => {
+            attributes(walk, node, name)
+        }
+        "require" | "require_relative" | "include" | "extend" | "prepend" | "using" if !walk.in_code() => {
+            let separator = walk.span(node);
+            walk.outline.separators.push(separator);
+        }
+        "raise" | "fail" => raises(walk, node),
+        _ if VISIBILITY.contains(&name) && !walk.in_code() => {
+            visibility(walk, node, name);
+        }
+        _ => {}
+    }
+    Next::Into
+}
+
+fn attributes<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>, word: &str) {
+    let Some(arguments) = walk.field(node, "arguments") else { return };
+    let wrapped = node.parent().filter(|&parent| walk.kind(parent) == Some(Ruby::Arguments));
+    let whole = wrapped.and_then(|arguments| arguments.parent()).unwrap_or(node);
+    for symbol in walk.children_of(arguments, Ruby::Symbol) {
+        let mut declaration = begin_declaration(walk, Kind::Property, symbol, whole);
+        declaration.name = Name::new(walk.text(symbol).trim_start_matches(':'));
+        declaration.header_end = walk.span(node).end;
+        declaration.signature.returns.exempt = true;
+        declaration.answered = word == "attr_writer";
+        walk.declare(declaration);
+    }
+}
+
+fn visibility<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>, word: &str) {
+    let at = walk.span(node).start;
+    let owner = walk.owner();
+    let Some(arguments) = walk.field(node, "arguments") else { return };
+    for argument in walk.children(arguments) {
+        let text = walk.text(argument);
+        match walk.kind(argument) {
+            Some(Ruby::Symbol | Ruby::String) => {
+                let name = text.trim_matches([':', '"', '\'']);
+                walk.notes.push((at, owner, format_smolstr!("{word} {name}")));
+            }
+            Some(Ruby::Method | Ruby::SingletonMethod) => {
+                let name = walk.field(argument, "name").map_or("", |name| walk.text(name));
+                walk.notes.push((at, owner, format_smolstr!("{word} {name}")));
+            }
+            Some(Ruby::Call) => {
+                // `private attr_reader :x`
+                let inner =
+                    walk.field(argument, "arguments").map(|inner| walk.children_of(inner, Ruby::Symbol));
+                for symbol in inner.unwrap_or_default() {
+                    let name = walk.text(symbol).trim_start_matches(':');
+                    walk.notes.push((at, owner, format_smolstr!("{word} {name}")));
+                }
+            }
+            _ => {}
+        }
+    }
+}
+
+/// Looks at a bare word: `private` on a line of its own, `raise` without anything.
+pub(super) fn word<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) {
+    let text = walk.text(node);
+    match text {
+        "raise" | "fail" => {
+            let span = walk.span(node);
+            if !walk.rethrows(None, span, VAGUE) {
+                walk.raises_unknown();
+            }
+        }
+        _ if VISIBILITY.contains(&text) && !walk.in_code() => {
+            let (at, owner) = (walk.span(node).start, walk.owner());
+            walk.notes.push((at, owner, SmolStr::new(text)));
+        }
+        _ => {}
+    }
+}
+
+/// Handlers of these say nothing of what was raised.
+const VAGUE: &[&str] = &["Exception", "StandardError"];
+
+fn raises<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) {
+    let condition = walk.take_condition(node);
+    let first =
+        walk.field(node, "arguments").and_then(|arguments| walk.children(arguments).into_iter().next());
+    let Some(mut thrown) = first else {
+        let span = walk.span(node);
+        if !walk.rethrows(None, span, VAGUE) {
+            walk.raises_unknown();
+        }
+        return;
+    };
+    if walk.kind(thrown) == Some(Ruby::Call)
+        && walk.field(thrown, "method").is_some_and(|method| matches!(walk.text(method), "new" | "exception"))
+        && let Some(receiver) = walk.field(thrown, "receiver")
+    {
+        thrown = receiver;
+    }
+    let span = walk.span(thrown);
+    let ty = match walk.kind(thrown) {
+        Some(Ruby::Constant | Ruby::Resolution) => Name::simple(walk.text(thrown)),
+        Some(Ruby::String) => Name::new("RuntimeError"),
+        Some(Ruby::Identifier) if walk.rethrows(Some(walk.text(thrown)), span, VAGUE) => return,
+        _ => {
+            walk.raises_unknown();
+            return;
+        }
+    };
+    let origin = if refuses_null(walk, condition) { Origin::Guard } else { Origin::Body };
+    let exempt = matches!(ty.as_str(), "NotImplementedError" | "AbstractMethodError");
+    walk.raises(Raised { ty, span, origin, exempt, condition });
+}
+
+/// Notes the condition behind a statement.
+pub(super) fn guard<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) {
+    if let (Some(body), Some(condition)) = (walk.field(node, "body"), walk.field(node, "condition"))
+        && node.kind() == "if_modifier"
+    {
+        let span = walk.span(condition);
+        walk.guard_at(body, span);
+    }
+}
+
+fn caught<'t>(walk: &Walk<'t, Ruby>, clause: Node<'t>) -> Vec<Name> {
+    match walk.field(clause, "exceptions") {
+        Some(list) => walk.children(list).into_iter().map(|ty| Name::simple(walk.text(ty))).collect(),
+        None => vec![Name::new("StandardError")],
+    }
+}
+
+/// Guards the statements that stand before the handlers of a block.
+pub(super) fn begin<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) {
+    let clauses = walk.children_of(node, Ruby::Rescue);
+    if clauses.is_empty() {
+        return;
+    }
+    let types: Vec<Name> = clauses.iter().flat_map(|&clause| caught(walk, clause)).collect();
+    for statement in walk.children(node) {
+        if !matches!(walk.kind(statement), Some(Ruby::Rescue | Ruby::Else | Ruby::Ensure)) {
+            walk.open_at(statement, Scope::Try(types.clone()));
+        }
+    }
+}
+
+/// Opens a handler.
+pub(super) fn rescue<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) {
+    let types = caught(walk, node);
+    let name = walk
+        .field(node, "variable")
+        .and_then(|variable| walk.children(variable).into_iter().next())
+        .map(|name| Name::new(walk.text(name)));
+    walk.open(Scope::Handler(name, types));
+}
+
+/// Methods of the core that call their block before they come back.
+const IMMEDIATE: &[&str] = &[
+    "all?",
+    "any?",
+    "collect",
+    "detect",
+    "downto",
+    "each",
+    "each_key",
+    "each_pair",
+    "each_value",
+    "each_with_index",
+    "each_with_object",
+    "fetch",
+    "find",
+    "flat_map",
+    "inject",
+    "loop",
+    "map",
+    "none?",
+    "reduce",
+    "reject",
+    "select",
+    "step",
+    "synchronize",
+    "tap",
+    "then",
+    "times",
+    "upto",
+];
+
+/// Tells whether a block surely is called by the method it is given to.
+pub(super) fn runs_at_once<'t>(walk: &Walk<'t, Ruby>, node: Node<'t>) -> bool {
+    let call = node.parent().filter(|&parent| walk.kind(parent) == Some(Ruby::Call));
+    let method = call.and_then(|call| walk.field(call, "method"));
+    method.is_some_and(|method| IMMEDIATE.contains(&walk.text(method)))
+}
+
+fn surface_of(word: &str) -> Option<Surface> {
+    match word {
+        "private" | "private_class_method" | "private_constant" => Some(Surface::Private),
+        "protected" => Some(Surface::Protected),
+        "public" | "module_function" | "public_class_method" => Some(Surface::Public),
+        _ => None,
+    }
+}
+
+/// Works out how far each method can be seen, when all words were read.
+pub(super) fn settle(walk: &mut Walk<'_, Ruby>) {
+    let notes = std::mem::take(&mut walk.notes);
+    let singletons: Vec<Span> = notes
+        .iter()
+        .filter_map(|(at, _, text)| Some(Span::new(*at, text.strip_prefix("<< ")?.parse().ok()?)))
+        .collect();
+    let around = |at: u32| singletons.iter().rposition(|span| span.start <= at && at < span.end);
+    let source = walk.source;
+    for at in 0..walk.outline.declarations.len() {
+        let declaration = &walk.outline.declarations[at];
+        let (start, owner, name) = (declaration.name_span.start, declaration.owner, declaration.name.clone());
+        let head = source.slice(Span::new(declaration.span.start, start));
+        let own_singleton = head.contains("self.") || head.contains("def ") && head.trim_end().ends_with('.');
+        let mut surface = None;
+        for (place, noted, text) in &notes {
+            if *noted != owner || around(*place) != around(start) {
+                continue;
+            }
+            match text.split_once(' ') {
+                Some((word, named)) if name == named => {
+                    let on_class = word.ends_with("class_method");
+                    let constant = word == "private_constant";
+                    let fits = if constant {
+                        matches!(declaration.kind, Kind::Constant | Kind::Class | Kind::Trait)
+                    } else {
+                        on_class == own_singleton
+                    };
+                    if fits {
+                        surface = surface_of(word);
+                    }
+                }
+                None if *place < start
+                    && !own_singleton
+                    && matches!(declaration.kind, Kind::Method | Kind::Property | Kind::Operator) =>
+                {
+                    surface = surface_of(text).or(surface);
+                }
+                _ => {}
+            }
+        }
+        let narrowed = owner.map_or(Surface::Public, |owner| walk.outline.declaration(owner).surface);
+        let declaration = &mut walk.outline.declarations[at];
+        let found = surface.unwrap_or(declaration.surface).max(narrowed);
+        declaration.surface = declaration.surface.max(found);
+    }
+}

@@ -1,0 +1,160 @@
+//! Scala, by its language specifications (2.13 and 3.5).
+//!
+//! What trips it up, each with a case under `tests/cases/scala`: several parameter lists, implicit ones,
+//! default arguments, class parameters, type parameters, case classes, objects and companions, given
+//! instances, extension methods, syntax by indentation.
+
+mod declare;
+
+use tree_sitter::Node;
+
+use crate::languages::shared::{JVM_AMBIENT, JVM_EXCEPTIONS, block_form, is_test_path, note_guard};
+use crate::model::{Dialect, NotationId};
+use crate::reading::{
+    CommentForm, Demand, Grammar, GrammarReader, Language, Next, Owe, Scope, TypeWords, Vocabulary, Walk,
+    kinds,
+};
+
+/// Scala.
+pub(super) static SCALA: Language = Language {
+    endings: &[".scala", ".sc"],
+    notations: &[NotationId::new("tags")],
+    demand: Demand::of(Owe::OnceStarted),
+    dialect: Dialect::Scala,
+    hierarchy: &JVM_EXCEPTIONS,
+    ambient: JVM_AMBIENT,
+    well_known: &[("", "toString", 0), ("", "hashCode", 0), ("", "equals", 1)],
+    type_words: WORDS,
+    ..Language::of("scala", "Scala", &GrammarReader(&GRAMMAR))
+};
+
+/// Built-in types as signatures and comments write them.
+const WORDS: TypeWords = &[
+    ("Boolean", "boolean"),
+    ("Byte", "number"),
+    ("Short", "number"),
+    ("Int", "number"),
+    ("Long", "number"),
+    ("Float", "number"),
+    ("Double", "number"),
+    ("String", "text"),
+    ("Unit", "none"),
+];
+
+kinds! {
+    Scala of tree_sitter_scala::LANGUAGE;
+    ask {
+        Access = "access_modifier",
+        Annotation = "annotation",
+        Block = "block" | "indented_block",
+        Call = "call_expression",
+        Case = "case_clause",
+        CaseBlock = "case_block" | "indented_cases",
+        Catch = "catch_clause",
+        Class = "class_definition",
+        ClassParameter = "class_parameter",
+        ClassParameters = "class_parameters",
+        Enum = "enum_definition",
+        EnumCase = "simple_enum_case" | "full_enum_case",
+        Extends = "extends_clause",
+        Function = "function_definition" | "function_declaration",
+        Given = "given_definition",
+        Identifier = "identifier" | "operator_identifier" | "type_identifier",
+        If = "if_expression",
+        Instance = "instance_expression",
+        Lambda = "lambda_expression",
+        Modifiers = "modifiers",
+        Object = "object_definition",
+        PackageObject = "package_object",
+        Parameter = "parameter",
+        Parameters = "parameters",
+        Return = "return_expression",
+        Template = "template_body",
+        Throw = "throw_expression",
+        Trait = "trait_definition",
+        Try = "try_expression",
+        TypedPattern = "typed_pattern",
+        TypeDefinition = "type_definition",
+        TypeParameters = "type_parameters",
+        Variant = "covariant_type_parameter" | "contravariant_type_parameter",
+        Value = "val_definition" | "var_definition" | "val_declaration" | "var_declaration",
+    }
+    comment { "comment", "block_comment" }
+    separator { "package_clause", "import_declaration" }
+    over { "string", "interpolated_string_expression" }
+    fields {
+        "body", "class_parameters", "condition", "consequence", "default_value", "extend", "function", "guard", "name",
+        "parameters", "pattern", "return_type", "type", "type_parameters", "value",
+    }
+}
+
+/// The grammar of Scala.
+pub(in crate::languages) struct ScalaGrammar;
+
+/// The one value of it.
+pub(in crate::languages) static GRAMMAR: ScalaGrammar = ScalaGrammar;
+
+impl Grammar for ScalaGrammar {
+    type Node = Scala;
+
+    fn vocabulary(&self) -> &'static Vocabulary<Scala> {
+        &VOCABULARY
+    }
+
+    fn serves(&self) -> &'static Language {
+        &SCALA
+    }
+
+    fn comment(&self, text: &str) -> CommentForm {
+        // Three slashes mean nothing here.
+        if text.starts_with("//") { block_form("//") } else { block_form(text) }
+    }
+
+    fn enter<'t>(&self, walk: &mut Walk<'t, Scala>, node: Node<'t>, kind: Scala) -> Next {
+        if walk.is_test.is_none() {
+            walk.is_test = Some(is_test_path(walk.source.path(), &["*Test", "*Spec", "*Suite"]));
+        }
+        match kind {
+            Scala::Class | Scala::Trait | Scala::Enum | Scala::Object | Scala::Given => {
+                declare::template(walk, node, kind);
+            }
+            Scala::EnumCase => declare::enum_case(walk, node),
+            Scala::Function => declare::function(walk, node),
+            Scala::Value => declare::value(walk, node),
+            Scala::TypeDefinition => {
+                declare::type_definition(walk, node);
+                return Next::Over;
+            }
+            Scala::Lambda => walk.open(Scope::Barrier),
+            Scala::Return => walk.returns(crate::model::Answer::Yes),
+            Scala::Throw => declare::throws(walk, node),
+            Scala::Try => declare::tries(walk, node),
+            Scala::Case => declare::handles(walk, node),
+            Scala::If => note_guard(walk, node, Scala::Throw, Scala::Block),
+            Scala::Call => walk.calls(),
+            Scala::Instance => declare::instance(walk, node),
+            Scala::Annotation
+            | Scala::ClassParameters
+            | Scala::Extends
+            | Scala::Modifiers
+            | Scala::Parameters
+            | Scala::TypeParameters => return Next::Over,
+            Scala::Access
+            | Scala::Block
+            | Scala::CaseBlock
+            | Scala::Catch
+            | Scala::ClassParameter
+            | Scala::Identifier
+            | Scala::PackageObject
+            | Scala::Parameter
+            | Scala::Template
+            | Scala::TypedPattern
+            | Scala::Variant => {}
+        }
+        Next::Into
+    }
+
+    fn finish(&self, walk: &mut Walk<'_, Scala>) {
+        declare::settle_companions(walk);
+    }
+}
