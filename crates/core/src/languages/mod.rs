@@ -8,6 +8,7 @@ mod csharp;
 mod go;
 mod java;
 mod kotlin;
+mod lua;
 mod php;
 mod python;
 mod ruby;
@@ -15,6 +16,7 @@ mod rust;
 mod scala;
 mod script;
 mod shared;
+mod swift;
 
 use crate::reading::Language;
 
@@ -25,11 +27,14 @@ pub static ALL: &[&Language] = &[
     &java::JAVA,
     &script::JAVASCRIPT,
     &kotlin::KOTLIN,
+    &lua::LUA,
+    &lua::LUAU,
     &php::PHP,
     &python::PYTHON,
     &ruby::RUBY,
     &rust::RUST,
     &scala::SCALA,
+    &swift::SWIFT,
     &script::TYPESCRIPT,
 ];
 
@@ -54,6 +59,8 @@ pub fn unknown_names() -> Vec<String> {
     unknown.extend(shared::unknown_names(&java::grammar::GRAMMAR));
     unknown.extend(shared::unknown_names(&kotlin::GRAMMAR));
     unknown.extend(shared::unknown_names(&scala::GRAMMAR));
+    unknown.extend(shared::unknown_names(&lua::TYPED));
+    unknown.extend(shared::unknown_names(&swift::GRAMMAR));
     unknown.extend(shared::unknown_names(&php::GRAMMAR));
     unknown.extend(shared::unknown_names(&python::grammar::GRAMMAR));
     unknown.extend(shared::unknown_names(&ruby::GRAMMAR));

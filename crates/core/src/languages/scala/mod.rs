@@ -11,8 +11,8 @@ use tree_sitter::Node;
 use crate::languages::shared::{JVM_AMBIENT, JVM_EXCEPTIONS, block_form, is_test_path, note_guard};
 use crate::model::{Dialect, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Grammar, GrammarReader, Language, Next, Owe, Scope, TypeWords, Vocabulary, Walk,
-    kinds,
+    CommentForm, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, TypeWords, Vocabulary,
+    Walk, kinds,
 };
 
 /// Scala.
@@ -103,6 +103,17 @@ impl Grammar for ScalaGrammar {
 
     fn serves(&self) -> &'static Language {
         &SCALA
+    }
+
+    fn mask<'s>(&self, text: &'s str) -> Given<'s> {
+        // The grammar does not know types of a supertype's own: `extends super[Base].Type`.
+        let finder = memchr::memmem::Finder::new(" super[");
+        let blanks: Vec<_> = finder
+            .find_iter(text.as_bytes())
+            .filter(|&at| text[..at].ends_with("extends") || text[..at].ends_with("with"))
+            .filter_map(|at| Some(at..at + text[at..].find("].")? + 2))
+            .collect();
+        if blanks.is_empty() { Given::all(text) } else { Given::with_blanks(text, &blanks) }
     }
 
     fn comment(&self, text: &str) -> CommentForm {

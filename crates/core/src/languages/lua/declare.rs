@@ -1,0 +1,271 @@
+//! Lua and Luau nodes to declarations.
+
+use std::collections::HashSet;
+
+use smol_str::{SmolStr, format_smolstr};
+use tree_sitter::Node;
+
+use super::kinds::Lua;
+use crate::model::{
+    Answer, Declaration, Kind, Name, ParamName, Parameter, Returns, Surface, TypeParameter, Variadic,
+};
+use crate::reading::{Scope, Walk};
+use crate::text::Span;
+
+/// A name as it is written, taken apart: `a.b.c`, `a.b:c`.
+struct Path<'t> {
+    owner: Option<SmolStr>,
+    last: Node<'t>,
+    method: bool,
+}
+
+fn path<'t>(walk: &Walk<'t, Lua>, name: Node<'t>) -> Option<Path<'t>> {
+    let last = match walk.kind(name) {
+        Some(Lua::Identifier) => return Some(Path { owner: None, last: name, method: false }),
+        Some(Lua::MethodName) => walk.field(name, "method")?,
+        Some(Lua::Dot) => walk.field(name, "field")?,
+        _ => return None,
+    };
+    let table = walk.text(walk.field(name, "table")?);
+    let plain = table.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '.'));
+    let method = walk.kind(name) == Some(Lua::MethodName);
+    plain.then(|| Path { owner: Some(SmolStr::new(table)), last, method })
+}
+
+/// Declares what is at `path`, bound to a function with these parameters and body.
+fn callable<'t>(
+    walk: &mut Walk<'t, Lua>,
+    path: &Path<'t>,
+    (node, function): (Node<'t>, Node<'t>),
+) -> Declaration {
+    let kind = if path.method { Kind::Method } else { Kind::Function };
+    let mut declaration = walk.start(kind, path.last, node, walk.field(function, "body"));
+    declaration.name = Name::new(walk.text(path.last).trim_matches(['"', '\'']));
+    declaration.body = crate::model::Body::Present;
+    declaration.header_end =
+        walk.field(function, "parameters").map_or(declaration.header_end, |list| walk.span(list).end);
+    declaration.signature.parameters = parameters(walk, function);
+    declaration.signature.type_parameters = type_parameters(walk, function);
+    declaration.signature.returns = returns(walk, function);
+    declaration
+}
+
+fn parameters<'t>(walk: &Walk<'t, Lua>, function: Node<'t>) -> Vec<Parameter> {
+    let Some(list) = walk.field(function, "parameters") else { return Vec::new() };
+    let mut out = Vec::new();
+    for child in walk.children(list) {
+        let parts = if walk.kind(child) == Some(Lua::Parameter) { walk.children(child) } else { vec![child] };
+        let Some(&name) = parts.first() else { continue };
+        let span = walk.span(name);
+        let text = walk.text(name);
+        let mut parameter = match walk.kind(name) {
+            Some(Lua::Vararg) => {
+                Parameter { variadic: Variadic::Positional, ..Parameter::new(ParamName::Rest, span) }
+            }
+            Some(Lua::Identifier) => Parameter::of(text, span),
+            _ => continue,
+        };
+        parameter.exempt = text.starts_with('_') || text == "self";
+        parameter.ty = parts.get(1).map(|&ty| walk.span(ty));
+        parameter.optional = parameter.ty.is_some_and(|ty| walk.source.slice(ty).ends_with('?'));
+        if text != "self" || out.len() > 0 {
+            out.push(parameter);
+        }
+    }
+    out
+}
+
+fn type_parameters<'t>(walk: &Walk<'t, Lua>, function: Node<'t>) -> Vec<TypeParameter> {
+    let Some(list) = walk.child(function, Lua::TypeList) else { return Vec::new() };
+    let names = walk.children_of(list, Lua::Identifier).into_iter();
+    names.map(|name| TypeParameter { name: Name::new(walk.text(name)), span: walk.span(name) }).collect()
+}
+
+/// The type that stands between parameter list and body.
+fn returns<'t>(walk: &Walk<'t, Lua>, function: Node<'t>) -> Returns {
+    let children = walk.children(function);
+    let list = children.iter().position(|&child| walk.kind(child) == Some(Lua::Parameters));
+    let ty = list.and_then(|list| children.get(list + 1)).filter(|&&ty| walk.kind(ty) != Some(Lua::Block));
+    let Some(&ty) = ty else { return Returns::default() };
+    let value = if matches!(walk.text(ty), "()" | "nil" | "never") { Answer::No } else { Answer::Yes };
+    Returns::typed(value, walk.span(ty))
+}
+
+fn is_local(node: Node<'_>) -> bool {
+    let mut cursor = node.walk();
+    let first = node.children(&mut cursor).next();
+    first.is_some_and(|first| first.kind() == "local")
+}
+
+/// Adds a declaration under its table.
+fn declare<'t>(walk: &mut Walk<'t, Lua>, path: &Path<'t>, declaration: Declaration) -> crate::model::DeclId {
+    if let Some(owner) = &path.owner {
+        let qualified = walk.namespace(owner);
+        walk.open(Scope::Namespace(qualified));
+    }
+    walk.declare(declaration)
+}
+
+/// Declares a function.
+pub(super) fn function<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
+    let Some(path) = walk.field(node, "name").and_then(|name| path(walk, name)) else {
+        walk.open(Scope::Barrier);
+        return;
+    };
+    if is_local(node) && !walk.in_code() {
+        note_local(walk, path.last);
+    }
+    let declaration = callable(walk, &path, (node, node));
+    let id = declare(walk, &path, declaration);
+    walk.open(Scope::Declaration(id));
+}
+
+fn note_local(walk: &mut Walk<'_, Lua>, name: Node<'_>) {
+    let (at, text) = (walk.span(name).start, walk.text(name));
+    walk.notes.push((at, None, format_smolstr!("local {text}")));
+}
+
+/// Declares the functions that an assignment gives names; also notes local names and later exports.
+pub(super) fn assignment<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
+    let mut parts = walk.children(node).into_iter();
+    let (Some(left), Some(right)) = (parts.next(), parts.next()) else { return };
+    let statement = node.parent().filter(|&parent| walk.kind(parent) == Some(Lua::Variables));
+    let local = statement.is_some_and(is_local);
+    let whole = statement.unwrap_or(node);
+    let names = walk.children(left);
+    let values = walk.children(right);
+    for (at, &name) in names.iter().enumerate() {
+        if local && !walk.in_code() && walk.kind(name) == Some(Lua::Identifier) {
+            note_local(walk, name);
+        }
+        let Some(path) = path(walk, name) else { continue };
+        let Some(&value) = values.get(at) else { continue };
+        match walk.kind(value) {
+            Some(Lua::FunctionValue) => {
+                let declaration = callable(walk, &path, (whole, value));
+                let id = declare(walk, &path, declaration);
+                walk.open_at(value, Scope::Declaration(id));
+                walk.declared_at(value, node);
+            }
+            Some(Lua::Table) if !walk.in_code() => {
+                let owner = match &path.owner {
+                    Some(owner) => format_smolstr!("{owner}.{}", walk.text(path.last)),
+                    None => SmolStr::new(walk.text(path.last)),
+                };
+                let qualified = walk.namespace(&owner);
+                walk.open_at(value, Scope::Namespace(qualified));
+            }
+            // `M.weigh = weigh` gives out a local under its own name or another.
+            Some(Lua::Identifier) if path.owner.is_some() && !walk.in_code() => {
+                let owner = path.owner.clone().unwrap_or_default();
+                let given = walk.text(value);
+                walk.notes.push((0, None, format_smolstr!("{owner} gives {given}")));
+            }
+            _ => {}
+        }
+    }
+}
+
+/// Declares a function that stands in a table.
+pub(super) fn field<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
+    let (Some(name), Some(value)) = (walk.field(node, "name"), walk.field(node, "value")) else { return };
+    if walk.kind(value) == Some(Lua::FunctionValue) {
+        let path = Path { owner: None, last: name, method: false };
+        let declaration = callable(walk, &path, (node, value));
+        let id = walk.declare(declaration);
+        walk.open_at(value, Scope::Declaration(id));
+        walk.declared_at(value, node);
+    }
+}
+
+/// Declares a named type of Luau.
+pub(super) fn type_definition<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
+    let Some(name) = walk.field(node, "name") else { return };
+    let inner = walk.child(name, Lua::Identifier).unwrap_or(name);
+    let mut declaration = walk.start(Kind::TypeAlias, inner, node, None);
+    declaration.surface =
+        if walk.text(node).starts_with("export") { Surface::Public } else { Surface::Private };
+    // The names of a type's own types are not its values.
+    walk.notes.push((walk.span(inner).start, None, format_smolstr!("type {}", walk.text(inner))));
+    walk.declare(declaration);
+}
+
+/// Notes a call; `error` throws what has no type.
+pub(super) fn call<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
+    if walk.field(node, "name").is_some_and(|name| walk.text(name) == "error") {
+        walk.raises_unknown();
+    } else {
+        walk.calls();
+    }
+}
+
+/// Notes what the module gives back at its end.
+pub(super) fn module<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
+    if walk.in_code() || walk.owner().is_some() {
+        return;
+    }
+    walk.is_module = true;
+    let Some(list) = walk.children(node).into_iter().next() else { return };
+    let Some(value) = walk.children(list).into_iter().next() else { return };
+    if walk.kind(value) == Some(Lua::Table) {
+        for field in walk.children_of(value, Lua::Field) {
+            if let Some(given) =
+                walk.field(field, "value").filter(|&given| walk.kind(given) == Some(Lua::Identifier))
+            {
+                walk.given_out.push(walk.text(given).into());
+            }
+        }
+        // What stands in the returned table itself is given out.
+        walk.notes.push((walk.span(value).start, None, format_smolstr!("out {}", walk.span(value).end)));
+        return;
+    }
+    let text = walk.text(value);
+    let words = text.split(|c: char| !(c.is_alphanumeric() || c == '_')).filter(|word| !word.is_empty());
+    walk.given_out.extend(words.map(SmolStr::new));
+}
+
+/// Works out what is given out, when all of the file was read.
+pub(super) fn settle(walk: &mut Walk<'_, Lua>) {
+    let notes = std::mem::take(&mut walk.notes);
+    let named = |prefix: &str| -> HashSet<SmolStr> {
+        notes.iter().filter_map(|(_, _, text)| text.strip_prefix(prefix).map(SmolStr::new)).collect()
+    };
+    let (locals, types) = (named("local "), named("type "));
+    let mut given: HashSet<SmolStr> = walk.given_out.iter().cloned().collect();
+    let returned: Vec<Span> = notes
+        .iter()
+        .filter_map(|(at, _, text)| Some(Span::new(*at, text.strip_prefix("out ")?.parse().ok()?)))
+        .collect();
+    // A table that is given out gives out what is put into it.
+    loop {
+        let before = given.len();
+        for (_, _, text) in &notes {
+            if let Some((owner, name)) = text.split_once(" gives ") {
+                let root = owner.split('.').next().unwrap_or_default();
+                if given.contains(root) || !locals.contains(root) {
+                    given.insert(name.into());
+                }
+            }
+        }
+        if given.len() == before {
+            break;
+        }
+    }
+    for declaration in &mut walk.outline.declarations {
+        if declaration.owner.is_some() || types.contains(declaration.name.as_str()) {
+            continue;
+        }
+        let root = declaration.qualified.split('.').next().unwrap_or_default();
+        let inside = returned.iter().any(|span| span.contains(declaration.name_span));
+        if locals.contains(root) && !given.contains(root) && !inside {
+            declaration.surface = Surface::Private;
+        }
+    }
+    for at in 0..walk.outline.declarations.len() {
+        if let Some(owner) = walk.outline.declarations[at].owner {
+            let surface = walk.outline.declaration(owner).surface;
+            let declaration = &mut walk.outline.declarations[at];
+            declaration.surface = declaration.surface.max(surface);
+        }
+    }
+}

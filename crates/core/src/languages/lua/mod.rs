@@ -1,0 +1,143 @@
+//! Lua (5.4) and Luau, by their reference manuals: one reader for both, because the second only adds types.
+//!
+//! What trips them up, each with a case under `tests/cases/lua` and `tests/cases/luau`: functions in
+//! tables and with receivers, local functions, functions assigned to fields, what a module returns, later
+//! export of a local, varargs, type annotations, blank lines, long brackets of any level.
+
+mod declare;
+mod kinds;
+
+use tree_sitter::Node;
+
+use self::kinds::Lua;
+use crate::languages::shared::is_test_path;
+use crate::model::{Answer, Carrier, Doc, NotationId};
+use crate::reading::{
+    CommentForm, CommentPlace, Demand, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary, Walk,
+};
+
+const ANNOTATIONS: &[NotationId] = &[NotationId::new("annotations")];
+
+/// Lua.
+pub(super) static LUA: Language = Language {
+    endings: &[".lua"],
+    notations: ANNOTATIONS,
+    notation: NotationId::new("annotations"),
+    demand: Demand::of(Owe::OnceStarted),
+    untyped: true,
+    any_optional: true,
+    carrier: Carrier::Lines { mark: "---" },
+    place: CommentPlace::DirectlyAbove,
+    doc_mark: "---",
+    literal_type,
+    ..Language::of("lua", "Lua", &GrammarReader(&PLAIN))
+};
+
+/// Luau.
+pub(super) static LUAU: Language = Language {
+    endings: &[".luau"],
+    notations: ANNOTATIONS,
+    notation: NotationId::new("annotations"),
+    demand: Demand::of(Owe::OnceStarted),
+    untyped: true,
+    any_optional: true,
+    carrier: Carrier::Lines { mark: "---" },
+    place: CommentPlace::DirectlyAbove,
+    doc_mark: "---",
+    literal_type,
+    ..Language::of("luau", "Luau", &GrammarReader(&TYPED))
+};
+
+/// Names the type of a literal.
+fn literal_type(text: &str) -> Option<&'static str> {
+    match text.trim().chars().next()? {
+        '"' | '\'' => Some("string"),
+        '0'..='9' => Some("number"),
+        '{' => Some("table"),
+        _ => None,
+    }
+}
+
+/// A grammar of the two languages.
+pub(in crate::languages) struct LuaGrammar {
+    vocabulary: &'static Vocabulary<Lua>,
+    serves: &'static Language,
+}
+
+/// Lua.
+pub(in crate::languages) static PLAIN: LuaGrammar = LuaGrammar { vocabulary: &kinds::LUA, serves: &LUA };
+
+/// Luau.
+pub(in crate::languages) static TYPED: LuaGrammar = LuaGrammar { vocabulary: &kinds::LUAU, serves: &LUAU };
+
+/// Marks of long comments, by level.
+const LONG: &[(&str, &str)] =
+    &[("--[[", "]]"), ("--[=[", "]=]"), ("--[==[", "]==]"), ("--[===[", "]===]"), ("--[====[", "]====]")];
+
+impl Grammar for LuaGrammar {
+    type Node = Lua;
+
+    fn vocabulary(&self) -> &'static Vocabulary<Lua> {
+        self.vocabulary
+    }
+
+    fn serves(&self) -> &'static Language {
+        self.serves
+    }
+
+    fn comment(&self, text: &str) -> CommentForm {
+        if let Some(&(open, close)) = LONG.iter().find(|(open, _)| text.starts_with(open)) {
+            return CommentForm { carrier: Carrier::Block { open, close }, doc: Doc::IfAbove };
+        }
+        let mark = if text.starts_with("---") { "---" } else { "--" };
+        let rest = text.trim_start_matches('-').trim_start();
+        let directive =
+            ["luacheck:", "!", "stylua:", "selene:", "vim:"].iter().any(|word| rest.starts_with(word));
+        // A mark that says what the file is, is the file's.
+        let file = ["@module", "@script", "@classmod", "@meta"].iter().any(|word| rest.starts_with(word));
+        let doc = match () {
+            () if directive => Doc::Directive,
+            () if file => Doc::Elsewhere,
+            () => Doc::IfAbove,
+        };
+        CommentForm { carrier: Carrier::Lines { mark }, doc }
+    }
+
+    fn enter<'t>(&self, walk: &mut Walk<'t, Lua>, node: Node<'t>, kind: Lua) -> Next {
+        if walk.is_test.is_none() {
+            walk.is_test = Some(is_test_path(walk.source.path(), &["*_spec", "*_test", "test_*"]));
+        }
+        match kind {
+            Lua::Function => declare::function(walk, node),
+            Lua::Assignment => declare::assignment(walk, node),
+            Lua::Field => declare::field(walk, node),
+            Lua::FunctionValue if walk.take_declared(node) => {}
+            Lua::FunctionValue => walk.open(Scope::Barrier),
+            Lua::TypeDefinition => {
+                declare::type_definition(walk, node);
+                return Next::Over;
+            }
+            Lua::Return => {
+                declare::module(walk, node);
+                let value = walk.children(node).first().is_some_and(|&list| walk.text(list).trim() != "nil");
+                walk.returns(if value { Answer::Yes } else { Answer::No });
+            }
+            Lua::Call => declare::call(walk, node),
+            Lua::Parameters | Lua::TypeList => return Next::Over,
+            Lua::Block
+            | Lua::Dot
+            | Lua::Identifier
+            | Lua::List
+            | Lua::MethodName
+            | Lua::Parameter
+            | Lua::Table
+            | Lua::Vararg
+            | Lua::Variables => {}
+        }
+        Next::Into
+    }
+
+    fn finish(&self, walk: &mut Walk<'_, Lua>) {
+        declare::settle(walk);
+    }
+}
