@@ -22,6 +22,14 @@ pub(super) static ANNOTATIONS: Notation = Notation {
 
 const TABLE: &[Tag] = &[
     ("param", Meaning::Entry(EntryKind::Param)),
+    ("array", Meaning::Entry(EntryKind::Param)),
+    ("bool", Meaning::Entry(EntryKind::Param)),
+    ("func", Meaning::Entry(EntryKind::Param)),
+    ("int", Meaning::Entry(EntryKind::Param)),
+    ("number", Meaning::Entry(EntryKind::Param)),
+    ("string", Meaning::Entry(EntryKind::Param)),
+    ("tab", Meaning::Entry(EntryKind::Param)),
+    ("thread", Meaning::Entry(EntryKind::Param)),
     ("tparam", Meaning::Entry(EntryKind::Param)),
     ("return", Meaning::Entry(EntryKind::Returns)),
     ("returns", Meaning::Entry(EntryKind::Returns)),
@@ -106,6 +114,13 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
         let end = (at..next).rev().find(|&row| !lines.is_blank(row)).map_or(at + 1, |row| row + 1);
         read_tag(&mut doc, lines, name, (at, end));
     }
+    if opens.iter().any(|(_, name)| matches!(*name, "function" | "lfunction")) {
+        // It names what it is about, whose signature need not be the one below.
+        doc.inherits = true;
+        for entry in doc.entries.iter_mut().filter(|entry| entry.kind == EntryKind::Param) {
+            entry.kind = EntryKind::Property;
+        }
+    }
     // Where types stand at once behind the mark, the description may follow them.
     if doc.summary.is_none() && first == 0 && is_typed(lines, 0) {
         let after = opens.last().map_or(0, |&(at, _)| at + 1);
@@ -158,6 +173,10 @@ fn read_entry(lines: &Lines<'_>, kind: EntryKind, tag: &str, rows: (usize, usize
     }
     rest = rest.trim_start();
     let typed = is_typed(lines, rows.0);
+    if kind == EntryKind::Param && !matches!(tag, "param" | "tparam") {
+        // The tag is the type: `@string name text`.
+        found.ty = Some(lines.span_of(tag));
+    }
     let type_first = matches!(tag, "tparam" | "treturn" | "tfield");
     let take_type = |found: &mut Entry, rest: &str| -> usize {
         let end = type_end(rest);
@@ -179,7 +198,7 @@ fn read_entry(lines: &Lines<'_>, kind: EntryKind, tag: &str, rows: (usize, usize
             found.names.push(EntryName { name: Name::new("..."), span: lines.span_of(bare), dotted: true });
         }
         rest = after.trim_start();
-        if typed && !type_first {
+        if typed && !type_first && found.ty.is_none() {
             let end = take_type(&mut found, rest);
             rest = &rest[end..];
         }

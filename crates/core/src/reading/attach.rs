@@ -260,6 +260,8 @@ pub(super) fn reads_as_documentation(text: &str) -> bool {
         "fmt:",
         "isort:",
         "vinequill:",
+        "lint:",
+        "disable:next",
         "://",
     ];
     let code_line = |line: &str| {

@@ -45,6 +45,7 @@ fn callable<'t>(
     declaration.header_end =
         walk.field(function, "parameters").map_or(declaration.header_end, |list| walk.span(list).end);
     declaration.signature.parameters = parameters(walk, function);
+    declaration.signature.receiver = Some(Name::new("self"));
     declaration.signature.type_parameters = type_parameters(walk, function);
     declaration.signature.returns = returns(walk, function);
     declaration
@@ -68,7 +69,7 @@ fn parameters<'t>(walk: &Walk<'t, Lua>, function: Node<'t>) -> Vec<Parameter> {
         parameter.exempt = text.starts_with('_') || text == "self";
         parameter.ty = parts.get(1).map(|&ty| walk.span(ty));
         parameter.optional = parameter.ty.is_some_and(|ty| walk.source.slice(ty).ends_with('?'));
-        if text != "self" || out.len() > 0 {
+        if text != "self" || !out.is_empty() {
             out.push(parameter);
         }
     }

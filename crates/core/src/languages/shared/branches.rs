@@ -49,7 +49,7 @@ fn groups(text: &str) -> Vec<Group> {
                 }
                 depth += 1;
             }
-            "elif" | "else" if depth == 1 => current.push(range),
+            "elif" | "elseif" | "else" if depth == 1 => current.push(range),
             "endif" if depth > 0 => {
                 depth -= 1;
                 if depth == 0 {

@@ -5,14 +5,17 @@
 //! protocols, access levels, both forms of comment, `@discardableResult`.
 
 mod declare;
+mod mask;
 
 use tree_sitter::Node;
 
-use crate::languages::shared::{block_form, is_test_path, narrow_by_type};
+use crate::languages::shared::{block_form, first_branches, is_test_path, narrow_by_type};
 use crate::model::{Carrier, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Grammar, GrammarReader, Language, Next, Owe, TypeWords, Vocabulary, Walk, kinds,
+    CommentForm, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, TypeWords, Vocabulary, Walk,
+    kinds,
 };
+use crate::text::Span;
 
 /// Swift.
 pub(super) static SWIFT: Language = Language {
@@ -89,6 +92,16 @@ impl Grammar for SwiftGrammar {
 
     fn serves(&self) -> &'static Language {
         &SWIFT
+    }
+
+    fn mask<'s>(&self, text: &'s str) -> Given<'s> {
+        mask::mask(text)
+    }
+
+    fn mask_again<'s>(&self, text: &'s str, errors: &[Span], attempt: usize) -> Option<Given<'s>> {
+        let masked = mask::mask(text);
+        let first = first_branches(masked.text(), errors, attempt > 0)?;
+        Some(Given::replaced(first.text().to_owned()))
     }
 
     fn comment(&self, text: &str) -> CommentForm {
