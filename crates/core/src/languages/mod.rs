@@ -4,6 +4,7 @@
 //!
 //! To add a language: a folder, a `mod` line and an entry in [`ALL`].
 
+mod c_family;
 mod csharp;
 mod go;
 mod java;
@@ -19,9 +20,12 @@ mod shared;
 mod swift;
 
 use crate::reading::Language;
+use crate::text::Source;
 
 /// All languages, by id.
 pub static ALL: &[&Language] = &[
+    &c_family::C,
+    &c_family::CPP,
     &csharp::CSHARP,
     &go::GO,
     &java::JAVA,
@@ -50,10 +54,19 @@ pub fn for_file(file_name: &str) -> Option<&'static Language> {
     ALL.iter().copied().find(|language| language.reads(file_name))
 }
 
+/// Finds the language of a source: by its name's ending, and where two languages share that, by content.
+#[must_use]
+pub fn refined(language: &'static Language, source: &Source) -> &'static Language {
+    let shared =
+        std::ptr::eq(language, &raw const c_family::C) && source.path().to_ascii_lowercase().ends_with(".h");
+    if shared && c_family::is_cpp_header(source.text()) { &c_family::CPP } else { language }
+}
+
 /// Names kinds and fields that a language uses and its grammar lacks. Empty when all is well.
 #[must_use]
 pub fn unknown_names() -> Vec<String> {
     let mut unknown = Vec::new();
+    unknown.extend(shared::unknown_names(&c_family::PLUS));
     unknown.extend(shared::unknown_names(&csharp::grammar::GRAMMAR));
     unknown.extend(shared::unknown_names(&go::GRAMMAR));
     unknown.extend(shared::unknown_names(&java::grammar::GRAMMAR));

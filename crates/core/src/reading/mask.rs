@@ -37,6 +37,13 @@ impl<'s> Given<'s> {
         Self { text: Cow::Borrowed(text), ranges, calls }
     }
 
+    /// Returns this text with parts left out: `ranges` stay, none means all; for `calls` see
+    /// [`Given::in_ranges`].
+    #[must_use]
+    pub fn leaving_out(self, ranges: Vec<Range>, calls: Vec<u32>) -> Self {
+        Self { ranges, calls, ..self }
+    }
+
     /// Returns this text with the same parts left out as `other`, of the same source, leaves out.
     #[must_use]
     pub fn leaving_out_as(self, other: &Given<'_>) -> Self {

@@ -3,6 +3,7 @@
 use std::cell::OnceCell;
 use std::collections::HashMap;
 
+use crate::languages;
 use crate::model::{CommentId, DeclId, Dialect, DocComment, EntryKind, NotationId, Outline};
 use crate::notations::{self, Lines};
 use crate::reading::{Language, Parsers};
@@ -44,6 +45,7 @@ impl<'a> FileReading<'a> {
         settings: &'a Settings,
         parsers: &mut Parsers,
     ) -> Self {
+        let language = languages::refined(language, source);
         let mut outline = language.reader.read(source, parsers);
         let settings = settings.language(language.id);
         let mut evident: HashMap<CommentId, Option<NotationId>> = HashMap::new();

@@ -36,19 +36,22 @@ pub(in crate::languages) fn without_plain_bodies<'s>(text: &'s str, braces: &Bra
     if bodies.is_empty() {
         return Given::all(text);
     }
+    let calls = bodies.iter().filter(|body| body.calls).map(|body| narrow(body.inner.start - 1)).collect();
+    let left_out: Vec<_> = bodies.into_iter().map(|body| body.inner).collect();
+    Given::in_ranges(text, ranges_without(text, &left_out), calls)
+}
+
+/// Returns the ranges of `text` that are left when some, which are sorted and disjoint, are taken out.
+pub(in crate::languages) fn ranges_without(text: &str, left_out: &[std::ops::Range<usize>]) -> Vec<Range> {
     let mut places = Places { bytes: text.as_bytes(), at: 0, row: 0, line: 0 };
-    let mut ranges = Vec::with_capacity(bodies.len() + 1);
+    let mut ranges = Vec::with_capacity(left_out.len() + 1);
     let mut start = 0;
-    let mut calls = Vec::new();
-    for body in bodies {
-        ranges.push(places.range(start, body.inner.start));
-        start = body.inner.end;
-        if body.calls {
-            calls.push(narrow(body.inner.start - 1));
-        }
+    for inner in left_out {
+        ranges.push(places.range(start, inner.start));
+        start = inner.end;
     }
     ranges.push(places.range(start, text.len()));
-    Given::in_ranges(text, ranges, calls)
+    ranges
 }
 
 /// Turns offsets that only grow into rows and columns, as the parser wants them.

@@ -11,7 +11,7 @@ mod tests_named;
 
 use crate::reading::{Action, Grammar};
 
-pub(super) use bodies::{Braces, without_plain_bodies};
+pub(super) use bodies::{Braces, ranges_without, without_plain_bodies};
 pub(super) use branches::first_branches;
 pub(super) use c_like::{block_form, opens_with_tag};
 pub(super) use conditions::{note_guard, note_guard_in, refuses_null};

@@ -1,0 +1,689 @@
+//! C and C++ nodes to declarations.
+
+use std::collections::HashMap;
+
+use smol_str::SmolStr;
+use tree_sitter::Node;
+
+use super::kinds::C;
+use crate::model::{
+    Answer, Body, ClosedSet, Construction, Declaration, Doc, Excuse, Kind, Name, ParamName, Parameter,
+    Returns, Signature, Surface, TypeParameter, Variadic,
+};
+use crate::reading::{Scope, Walk};
+use crate::text::Span;
+
+/// A declarator taken apart.
+struct Declared<'t> {
+    name: Node<'t>,
+    /// The list of parameters that follows the name.
+    function: Option<Node<'t>>,
+    /// It is a pointer to a function, not one.
+    pointer_to_function: bool,
+    /// Pointers and references stand between the type and the function.
+    indirect: bool,
+}
+
+/// Takes a declarator apart; nothing when it has no name.
+fn declared<'t>(walk: &Walk<'t, C>, declarator: Node<'t>) -> Option<Declared<'t>> {
+    let mut node = declarator;
+    let mut out = Declared { name: node, function: None, pointer_to_function: false, indirect: false };
+    loop {
+        match walk.kind(node) {
+            Some(C::FunctionDeclarator) => {
+                let inner = walk.field(node, "declarator")?;
+                if out.function.is_none() {
+                    out.function = Some(node);
+                }
+                let in_parens = walk.kind(inner) == Some(C::Parenthesized);
+                out.pointer_to_function |= in_parens
+                    && walk.children(inner).first().is_some_and(|&first| {
+                        !matches!(walk.kind(first), Some(C::Identifier | C::FunctionDeclarator))
+                    });
+                node = inner;
+            }
+            Some(C::Pointer | C::Reference) => {
+                out.indirect |= out.function.is_none();
+                node = walk.field(node, "declarator").or_else(|| last_child(walk, node))?;
+            }
+            Some(C::Array | C::Initialised) => {
+                node = walk.field(node, "declarator").or_else(|| first_child(walk, node))?
+            }
+            Some(C::Parenthesized) => node = last_child(walk, node)?,
+            Some(
+                C::Identifier
+                | C::Qualified
+                | C::Destructor
+                | C::OperatorName
+                | C::OperatorCast
+                | C::TemplateName,
+            ) => {
+                out.name = node;
+                if walk.kind(node) == Some(C::OperatorCast) {
+                    out.function = walk.field(node, "declarator");
+                }
+                return Some(out);
+            }
+            _ => return None,
+        }
+    }
+}
+
+fn first_child<'t>(walk: &Walk<'t, C>, node: Node<'t>) -> Option<Node<'t>> {
+    walk.children(node).into_iter().next()
+}
+
+fn last_child<'t>(walk: &Walk<'t, C>, node: Node<'t>) -> Option<Node<'t>> {
+    walk.children(node).into_iter().next_back()
+}
+
+/// The last part of a name, and the owners before it.
+fn parts<'t>(walk: &Walk<'t, C>, name: Node<'t>) -> (Node<'t>, Vec<SmolStr>) {
+    let mut owners = Vec::new();
+    let mut node = name;
+    while walk.kind(node) == Some(C::Qualified) {
+        if let Some(scope) = walk.field(node, "scope") {
+            let text = walk.text(scope).split('<').next().unwrap_or_default().trim();
+            owners.extend(text.split("::").filter(|part| !part.is_empty()).map(SmolStr::new));
+        }
+        let Some(inner) = walk.field(node, "name") else { break };
+        node = inner;
+    }
+    (node, owners)
+}
+
+/// Spells a name as callers do: `~Name`, `operator+`, `operator bool`.
+fn spelt(walk: &Walk<'_, C>, name: Node<'_>) -> Name {
+    let text = match walk.kind(name) {
+        Some(C::OperatorCast) => {
+            let text = walk.text(name);
+            text.split('(').next().unwrap_or(text).trim()
+        }
+        Some(C::TemplateName) => walk.text(name).split('<').next().unwrap_or_default().trim(),
+        _ => walk.text(name),
+    };
+    let joined = text.split_whitespace().collect::<Vec<_>>().join(" ");
+    let joined = if joined.starts_with("operator") && !joined.contains(char::is_alphanumeric) {
+        joined.replace(' ', "")
+    } else if let Some(sign) = joined
+        .strip_prefix("operator ")
+        .filter(|sign| !sign.starts_with(|c: char| c.is_alphabetic() || c == '_'))
+    {
+        format!("operator{}", sign.replace(' ', ""))
+    } else {
+        joined
+    };
+    Name::new(&joined)
+}
+
+/// Returns the node that the comment of a declaration stands above.
+fn outer<'t>(walk: &Walk<'t, C>, node: Node<'t>) -> Node<'t> {
+    let mut out = node;
+    while let Some(parent) = out.parent() {
+        let wraps = walk.kind(parent) == Some(C::Template)
+            || matches!(parent.kind(), "friend_declaration" | "linkage_specification" if parent.named_child(0) != Some(out) || parent.kind() == "friend_declaration")
+                && walk.field(parent, "body").is_none_or(|body| body.id() == out.id());
+        if !wraps {
+            break;
+        }
+        out = parent;
+    }
+    out
+}
+
+fn is_header(path: &str) -> bool {
+    let lower = path.to_ascii_lowercase();
+    [".h", ".hpp", ".hh", ".hxx", ".h++", ".inl", ".ipp", ".tpp"].iter().any(|ending| lower.ends_with(ending))
+}
+
+/// How far something outside types can be seen: from a header everywhere, else by who declares it again.
+fn free_surface<'t>(walk: &Walk<'t, C>, node: Node<'t>) -> Surface {
+    let hidden = walk.children_of(node, C::Storage).into_iter().any(|word| walk.text(word) == "static");
+    match is_header(walk.source.path()) {
+        _ if in_anonymous_namespace(walk) => Surface::Private,
+        true => Surface::Public,
+        false if hidden => Surface::Private,
+        false => Surface::Package,
+    }
+}
+
+fn in_anonymous_namespace(walk: &Walk<'_, C>) -> bool {
+    walk.namespace("").contains("<anonymous>")
+}
+
+/// Notes an access specifier, which holds for the members below it.
+pub(super) fn access<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
+    let (at, owner, text) = (walk.span(node).start, walk.owner(), SmolStr::new(walk.text(node)));
+    walk.notes.push((at, owner, text));
+}
+
+fn member_surface(walk: &Walk<'_, C>) -> Option<Surface> {
+    let owner = walk.owner()?;
+    let kind = walk.outline.declaration(owner).kind;
+    if !matches!(kind, Kind::Class | Kind::Struct | Kind::Union) {
+        return None;
+    }
+    let said = walk.notes.iter().rev().find(|(_, noted, _)| *noted == Some(owner));
+    Some(match said.map(|(.., text)| text.as_str()) {
+        Some("public") => Surface::Public,
+        Some("protected") => Surface::Protected,
+        Some(_) => Surface::Private,
+        None if kind == Kind::Class => Surface::Private,
+        None => Surface::Public,
+    })
+}
+
+/// Declares a function with its body.
+pub(super) fn function<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
+    let Some(declarator) = walk.field(node, "declarator") else { return };
+    if let Some(found) = declared(walk, declarator).filter(|found| found.function.is_some()) {
+        callable(walk, node, &found, walk.field(node, "body"));
+    }
+}
+
+/// Declares what a declaration declares: functions, variables, members.
+pub(super) fn declaration<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
+    let mut cursor = node.walk();
+    let declarators: Vec<_> = node.children_by_field_name("declarator", &mut cursor).collect();
+    for (number, declarator) in declarators.into_iter().enumerate() {
+        let Some(found) = declared(walk, declarator) else { continue };
+        if found.function.is_some() && !found.pointer_to_function {
+            callable(walk, node, &found, None);
+        } else if !walk.in_code() {
+            variable(walk, node, &found, number);
+        }
+    }
+}
+
+fn variable<'t>(walk: &mut Walk<'t, C>, node: Node<'t>, found: &Declared<'t>, number: usize) {
+    let (name, owners) = parts(walk, found.name);
+    if !owners.is_empty() {
+        return;
+    }
+    let mut declaration = walk.start(Kind::Field, name, outer(walk, node), None);
+    declaration.header_end = walk.span(name).end;
+    declaration.surface = member_surface(walk).unwrap_or_else(|| free_surface(walk, node));
+    declaration.signature.returns.ty = walk.field(node, "type").map(|ty| walk.span(ty));
+    declaration.signature.returns.exempt = true;
+    if let Some(function) = found.function {
+        // What a pointer to a function takes may be told where it stands.
+        declaration.signature.parameters = parameters(walk, function);
+    }
+    let _ = number;
+    walk.declare(declaration);
+}
+
+fn callable<'t>(walk: &mut Walk<'t, C>, node: Node<'t>, found: &Declared<'t>, body: Option<Node<'t>>) {
+    let Some(function) = found.function else { return };
+    let (name, owners) = parts(walk, found.name);
+    let ty = walk.field(node, "type");
+    let text = spelt(walk, name);
+    let class = match owners.last() {
+        Some(last) => Some(Name::new(last)),
+        None => walk
+            .owner()
+            .map(|owner| walk.outline.declaration(owner))
+            .filter(|owner| owner.kind.is_type())
+            .map(|owner| owner.name.clone()),
+    };
+    let constructs = ty.is_none() && class.as_ref() == Some(&text);
+    let kind = match () {
+        () if constructs => Kind::Constructor,
+        () if text.as_str().starts_with("operator")
+            && !text.as_str()[8..].starts_with(|c: char| c.is_alphanumeric() || c == '_') =>
+        {
+            Kind::Operator
+        }
+        () if class.is_some() => Kind::Method,
+        () => Kind::Function,
+    };
+    let whole = outer(walk, node);
+    let mut declaration = walk.start(kind, name, whole, body);
+    declaration.name = text;
+    declaration.qualified = SmolStr::new(declaration.name.as_str());
+    if body.is_none() {
+        declaration.header_end = walk.span(node).end;
+    }
+    declaration.surface = member_surface(walk).unwrap_or_else(|| free_surface(walk, node));
+    declaration.signature = Signature {
+        parameters: parameters(walk, function),
+        type_parameters: type_parameters(walk, whole),
+        returns: returns(walk, (node, function), found, constructs),
+        ..Signature::default()
+    };
+    read_marks(walk, node, function, &mut declaration);
+    excuse(walk, node, &mut declaration, class.as_ref());
+    declaration.body = if body.is_some() { Body::Present } else { Body::Absent };
+    if !owners.is_empty() {
+        let qualified = walk.namespace(&owners.join("."));
+        walk.open(Scope::Namespace(qualified));
+    }
+    let id = walk.declare(declaration);
+    if let Some(body) = body {
+        walk.open_at(body, Scope::Declaration(id));
+    }
+    if kind == Kind::Constructor
+        && let Some(owner) = walk.outline.declaration(id).owner
+    {
+        let construction = &mut walk.outline.declarations[owner.0 as usize].construction;
+        if *construction == Construction::Unknown {
+            *construction = Construction::Member(id);
+        }
+    }
+}
+
+/// Reads what stands around the signature: overriding, deprecation.
+fn read_marks<'t>(walk: &Walk<'t, C>, node: Node<'t>, function: Node<'t>, declaration: &mut Declaration) {
+    declaration.overrides = walk
+        .children_of(function, C::VirtualSpecifier)
+        .into_iter()
+        .any(|word| matches!(walk.text(word), "override" | "final"));
+    // Attributes may have been blanked: the source tells.
+    let head =
+        walk.source.slice(Span::new(walk.span(node).start, declaration.header_end)).to_ascii_lowercase();
+    declaration.deprecated = head.contains("deprecated");
+    if declaration.deprecated {
+        declaration.excuses.push(Excuse::Deprecated);
+    }
+}
+
+fn excuse<'t>(walk: &Walk<'t, C>, node: Node<'t>, declaration: &mut Declaration, class: Option<&Name>) {
+    let name = declaration.name.as_str();
+    let parameters = &declaration.signature.parameters;
+    let same_class = |parameter: &Parameter| {
+        parameter
+            .ty
+            .is_some_and(|ty| class.is_some_and(|class| Name::simple(walk.source.slice(ty)) == *class))
+    };
+    let special = name.starts_with('~')
+        || walk.child(node, C::Default).is_some()
+        || (declaration.kind == Kind::Constructor && parameters.len() == 1 && same_class(&parameters[0]))
+        || matches!(
+            name,
+            "operator="
+                | "operator=="
+                | "operator!="
+                | "operator<"
+                | "operator>"
+                | "operator<="
+                | "operator>="
+                | "operator<=>"
+                | "operator<<"
+                | "operator>>"
+        );
+    if special {
+        declaration.excuses.push(Excuse::Conventional);
+    }
+    if declaration.kind == Kind::Constructor && parameters.is_empty() {
+        declaration.excuses.push(Excuse::EmptyConstructors);
+    }
+    if name == "main" && declaration.kind == Kind::Function {
+        declaration.excuses.push(Excuse::Main);
+    }
+}
+
+fn returns<'t>(
+    walk: &Walk<'t, C>,
+    (node, function): (Node<'t>, Node<'t>),
+    found: &Declared<'t>,
+    constructs: bool,
+) -> Returns {
+    if constructs {
+        return Returns::nothing();
+    }
+    if let Some(trailing) = walk.child(function, C::TrailingReturn) {
+        let ty = walk.children(trailing).into_iter().next().unwrap_or(trailing);
+        let value = if walk.text(ty).trim() == "void" { Answer::No } else { Answer::Yes };
+        return Returns::typed(value, walk.span(ty));
+    }
+    if walk.kind(found.name) == Some(C::OperatorCast) {
+        return Returns { value: Answer::Yes, ..Returns::default() };
+    }
+    let Some(ty) = walk.field(node, "type") else {
+        // Destructors give nothing; what has no type in C gives `int`, or stands behind a macro.
+        let destructor = walk.kind(parts(walk, found.name).0) == Some(C::Destructor);
+        return if destructor { Returns::nothing() } else { Returns { exempt: true, ..Returns::default() } };
+    };
+    let text = walk.text(ty);
+    let value = match text {
+        "void" if !found.indirect => Answer::No,
+        "auto" => Answer::Unknown,
+        _ => Answer::Yes,
+    };
+    let set = (!found.indirect && matches!(text, "bool" | "_Bool")).then_some(ClosedSet::Boolean);
+    Returns { set, ..Returns::typed(value, walk.span(ty)) }
+}
+
+fn parameters<'t>(walk: &Walk<'t, C>, function: Node<'t>) -> Vec<Parameter> {
+    let Some(list) = walk.field(function, "parameters") else { return Vec::new() };
+    let mut out = Vec::new();
+    let mut cursor = list.walk();
+    for child in list.children(&mut cursor) {
+        match walk.kind(child) {
+            Some(C::Parameter) => {
+                let ty = walk.field(child, "type");
+                let declarator = walk.field(child, "declarator");
+                if declarator.is_none() && ty.is_some_and(|ty| walk.text(ty) == "void") {
+                    continue;
+                }
+                out.push(parameter(walk, child, ty, declarator));
+            }
+            Some(C::Rest) => out.push(rest(walk.span(child))),
+            // Names alone, as the oldest form has them.
+            Some(C::Identifier) => out.push(Parameter::of(walk.text(child), walk.span(child))),
+            _ if child.kind() == "..." => out.push(rest(walk.span(child))),
+            _ => {}
+        }
+    }
+    out
+}
+
+fn rest(span: Span) -> Parameter {
+    Parameter { variadic: Variadic::Positional, exempt: true, ..Parameter::new(ParamName::Rest, span) }
+}
+
+fn parameter<'t>(
+    walk: &Walk<'t, C>,
+    node: Node<'t>,
+    ty: Option<Node<'t>>,
+    declarator: Option<Node<'t>>,
+) -> Parameter {
+    let name = declarator.and_then(|declarator| declared(walk, declarator)).map(|found| found.name);
+    let mut out = match name {
+        Some(name) => Parameter::of(walk.text(name), walk.span(name)),
+        None => Parameter::new(ParamName::Unnamed, walk.span(node)),
+    };
+    out.ty = ty.map(|ty| walk.span(ty));
+    out.default = walk.field(node, "default_value").map(|value| walk.span(value));
+    out.optional = out.default.is_some();
+    if node.kind() == "variadic_parameter_declaration" {
+        out.variadic = Variadic::Positional;
+        out.optional = true;
+    }
+    out
+}
+
+fn type_parameters<'t>(walk: &Walk<'t, C>, whole: Node<'t>) -> Vec<TypeParameter> {
+    if walk.kind(whole) != Some(C::Template) {
+        return Vec::new();
+    }
+    let Some(list) = walk.field(whole, "parameters") else { return Vec::new() };
+    let mut out = Vec::new();
+    for child in walk.children(list) {
+        let name = match walk.kind(child) {
+            Some(C::TypeParameter) => walk.field(child, "name").or_else(|| walk.child(child, C::Identifier)),
+            Some(C::Parameter) => walk
+                .field(child, "declarator")
+                .and_then(|declarator| declared(walk, declarator))
+                .map(|found| found.name),
+            _ => None,
+        };
+        out.extend(
+            name.map(|name| TypeParameter { name: Name::new(walk.text(name)), span: walk.span(name) }),
+        );
+    }
+    out
+}
+
+/// Declares a class, struct or union that has members here.
+pub(super) fn type_specifier<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
+    let Some(body) = walk.field(node, "body") else { return };
+    let kind = match node.kind() {
+        "class_specifier" => Kind::Class,
+        "union_specifier" => Kind::Union,
+        _ => Kind::Struct,
+    };
+    let around = node.parent().filter(|&parent| {
+        matches!(
+            walk.kind(parent),
+            Some(C::Declaration | C::FieldDeclaration | C::TypeDefinition | C::Template)
+        )
+    });
+    let whole = around.map_or(node, |around| outer(walk, around));
+    let name = walk.field(node, "name").or_else(|| {
+        // `typedef struct { … } name;` names it behind.
+        let typedef = around.filter(|&around| walk.kind(around) == Some(C::TypeDefinition))?;
+        walk.field(typedef, "declarator")
+            .and_then(|declarator| declared(walk, declarator))
+            .map(|found| found.name)
+    });
+    let Some(name) = name else {
+        let at = Span::at(walk.span(node).start);
+        let mut declaration = Declaration::new(kind, Name::new("<anonymous>"), at, walk.span(node));
+        declaration.surface = member_surface(walk).unwrap_or(Surface::Public);
+        declaration.unasked = true;
+        walk.enter(declaration);
+        return;
+    };
+    let (last, owners) = parts(walk, name);
+    let mut declaration = walk.start(kind, last, whole, Some(body));
+    declaration.name = Name::new(walk.text(last).split('<').next().unwrap_or_default());
+    declaration.qualified = SmolStr::new(declaration.name.as_str());
+    declaration.surface = member_surface(walk).unwrap_or_else(|| {
+        if in_anonymous_namespace(walk) {
+            Surface::Private
+        } else if is_header(walk.source.path()) {
+            Surface::Public
+        } else {
+            Surface::Package
+        }
+    });
+    declaration.signature.type_parameters = type_parameters(walk, whole);
+    if let Some(bases) = walk.child(node, C::Bases) {
+        let types = walk.children(bases).into_iter().filter(|&base| walk.kind(base) != Some(C::Access));
+        declaration.supertypes = types.map(|ty| Name::simple(walk.text(ty))).collect();
+    }
+    if !owners.is_empty() {
+        let qualified = walk.namespace(&owners.join("."));
+        walk.open(Scope::Namespace(qualified));
+    }
+    walk.enter(declaration);
+}
+
+/// Declares an enumeration that has enumerators here.
+pub(super) fn enumeration<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
+    let Some(body) = walk.field(node, "body") else { return };
+    let around = node.parent().filter(|&parent| {
+        matches!(walk.kind(parent), Some(C::Declaration | C::FieldDeclaration | C::TypeDefinition))
+    });
+    let name = walk.field(node, "name").or_else(|| {
+        let typedef = around.filter(|&around| walk.kind(around) == Some(C::TypeDefinition))?;
+        walk.field(typedef, "declarator")
+            .and_then(|declarator| declared(walk, declarator))
+            .map(|found| found.name)
+    });
+    let whole = around.map_or(node, |around| outer(walk, around));
+    let surface = member_surface(walk).unwrap_or_else(|| free_surface(walk, node));
+    let Some(name) = name else {
+        let at = Span::at(walk.span(node).start);
+        let mut declaration = Declaration::new(Kind::Enum, Name::new("<anonymous>"), at, walk.span(whole));
+        declaration.header_end = walk.span(body).start;
+        declaration.surface = surface;
+        declaration.unasked = true;
+        walk.enter(declaration);
+        return;
+    };
+    let mut declaration = walk.start(Kind::Enum, name, whole, Some(body));
+    declaration.surface = surface;
+    walk.enter(declaration);
+}
+
+/// Declares an enumerator.
+pub(super) fn enumerator<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
+    let Some(name) = walk.field(node, "name") else { return };
+    let mut declaration = walk.start(Kind::EnumMember, name, node, None);
+    declaration.excuses.push(Excuse::EnumMembers);
+    walk.declare(declaration);
+}
+
+/// Declares a named type; one of a function is a callback, whose parameters may be told.
+pub(super) fn type_definition<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
+    if walk.in_code() {
+        return;
+    }
+    let with_members = walk.field(node, "type").is_some_and(|ty| walk.field(ty, "body").is_some());
+    let mut cursor = node.walk();
+    let declarators: Vec<_> = node.children_by_field_name("declarator", &mut cursor).collect();
+    for (number, declarator) in declarators.into_iter().enumerate() {
+        let Some(found) = declared(walk, declarator) else { continue };
+        let named_so = with_members && number == 0;
+        let own_name = walk.field(node, "type").and_then(|ty| walk.field(ty, "name")).is_some();
+        if named_so && !own_name {
+            continue;
+        }
+        let kind = if found.function.is_some() { Kind::Delegate } else { Kind::TypeAlias };
+        let mut declaration = walk.start(kind, found.name, outer(walk, node), None);
+        declaration.header_end = walk.span(found.name).end;
+        declaration.surface = member_surface(walk).unwrap_or_else(|| free_surface(walk, node));
+        // Another name of what is declared here anyway is asked for nothing.
+        declaration.unasked |= with_members || is_forward(walk, node);
+        if let Some(function) = found.function {
+            declaration.header_end = walk.span(node).end;
+            declaration.signature.parameters = parameters(walk, function);
+            declaration.signature.returns = returns(walk, (node, function), &found, false);
+        }
+        walk.declare(declaration);
+    }
+}
+
+/// `typedef struct name name;` only announces a type.
+fn is_forward<'t>(walk: &Walk<'t, C>, node: Node<'t>) -> bool {
+    walk.field(node, "type").is_some_and(|ty| matches!(walk.kind(ty), Some(C::Type | C::Enum)))
+}
+
+/// Declares an alias or a concept.
+pub(super) fn alias<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
+    let Some(name) = walk.field(node, "name") else { return };
+    let whole = outer(walk, node);
+    let mut declaration = walk.start(Kind::TypeAlias, name, whole, None);
+    declaration.surface = member_surface(walk).unwrap_or_else(|| free_surface(walk, node));
+    declaration.signature.type_parameters = type_parameters(walk, whole);
+    walk.declare(declaration);
+}
+
+/// Declares a macro that takes arguments.
+pub(super) fn function_macro<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
+    let Some(name) = walk.field(node, "name") else { return };
+    let mut declaration = walk.start(Kind::Macro, name, node, None);
+    // The line break belongs to the directive.
+    let text = walk.text(node).trim_end();
+    declaration.span.end = declaration.span.start + crate::text::narrow(text.len());
+    declaration.surface = if is_header(walk.source.path()) { Surface::Public } else { Surface::Private };
+    if let Some(list) = walk.field(node, "parameters") {
+        declaration.header_end = walk.span(list).end;
+        let mut cursor = list.walk();
+        for child in list.children(&mut cursor) {
+            let span = walk.span(child);
+            match child.kind() {
+                "identifier" => declaration.signature.parameters.push(Parameter::of(walk.text(child), span)),
+                "..." => declaration.signature.parameters.push(rest(span)),
+                _ => {}
+            }
+        }
+    }
+    declaration.signature.returns.exempt = true;
+    walk.declare(declaration);
+}
+
+/// Declares a macro without arguments, for its comment alone.
+pub(super) fn object_macro<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
+    let Some(name) = walk.field(node, "name") else { return };
+    let mut declaration = walk.start(Kind::Constant, name, node, None);
+    let text = walk.text(node).trim_end();
+    declaration.span.end = declaration.span.start + crate::text::narrow(text.len());
+    declaration.header_end = declaration.name_span.end;
+    declaration.surface = if is_header(walk.source.path()) { Surface::Public } else { Surface::Private };
+    declaration.unasked = true;
+    declaration.signature.hidden = true;
+    walk.declare(declaration);
+}
+
+/// Opens a name space.
+pub(super) fn namespace<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
+    let name = walk.field(node, "name").map_or("<anonymous>", |name| walk.text(name));
+    let qualified = walk.namespace(&name.replace("::", "."));
+    walk.open(Scope::Namespace(qualified));
+}
+
+/// Works out what only the whole file tells: twins, prototypes and their definitions, groups.
+pub(super) fn settle(walk: &mut Walk<'_, C>) {
+    answer_twins(walk);
+    answer_groups(walk);
+    for declaration in &mut walk.outline.declarations {
+        // Macros that are undefined again are nobody's to use.
+        if declaration.kind == Kind::Macro {
+            let undef = format!("#undef {}", declaration.name);
+            declaration.unasked |= walk.source.text().contains(&undef);
+        }
+    }
+}
+
+/// Of a prototype and its definition, or of the branches of a condition, one is asked for a comment: the
+/// first that has one, else the first.
+fn answer_twins(walk: &mut Walk<'_, C>) {
+    let mut seen: HashMap<(SmolStr, usize, bool), Vec<usize>> = HashMap::new();
+    for (at, declaration) in walk.outline.declarations.iter().enumerate() {
+        if declaration.kind.is_callable() && declaration.kind != Kind::Delegate {
+            let key = (
+                declaration.qualified.clone(),
+                declaration.signature.parameters.len(),
+                declaration.kind == Kind::Macro,
+            );
+            seen.entry(key).or_default().push(at);
+        }
+    }
+    let texts = |declaration: &Declaration| -> Vec<String> {
+        let types = declaration.signature.parameters.iter().map(|parameter| parameter.ty);
+        types.map(|ty| ty.map(|ty| walk.source.slice(ty).to_owned()).unwrap_or_default()).collect()
+    };
+    let mut answered = Vec::new();
+    for twins in seen.values().filter(|twins| twins.len() > 1) {
+        let is_doc = |at: usize| {
+            let start = walk.outline.declarations[at].span.start;
+            let before = walk.outline.comments.partition_point(|comment| comment.span.end <= start);
+            before.checked_sub(1).is_some_and(|last| {
+                let comment = &walk.outline.comments[last];
+                let gap = walk.source.slice(Span::new(comment.span.end, start));
+                comment.standing == Doc::Yes
+                    && gap.lines().all(|line| line.trim().is_empty() || line.trim().starts_with('#'))
+            })
+        };
+        let chosen = twins.iter().copied().find(|&at| is_doc(at)).unwrap_or(twins[0]);
+        // Overloads of one arity are no twins: their types differ.
+        let same = texts(&walk.outline.declarations[chosen]);
+        answered.extend(
+            twins.iter().copied().filter(|&at| at != chosen && texts(&walk.outline.declarations[at]) == same),
+        );
+    }
+    for at in answered {
+        walk.outline.declarations[at].answered = true;
+    }
+}
+
+/// What stands between `@{` and `@}` below a description is answered by it.
+fn answer_groups(walk: &mut Walk<'_, C>) {
+    let source = walk.source;
+    let mut open: Vec<(u32, bool)> = Vec::new();
+    let mut groups: Vec<Span> = Vec::new();
+    for comment in walk.outline.comments.iter().filter(|comment| comment.standing == Doc::Elsewhere) {
+        let text = source.slice(comment.span);
+        if text.contains("@{") || text.contains("\\{") {
+            let told = text.chars().filter(|c| c.is_alphabetic()).count() > 3;
+            open.push((comment.span.end, told));
+        } else if (text.contains("@}") || text.contains("\\}"))
+            && let Some((start, told)) = open.pop()
+            && told
+        {
+            groups.push(Span::new(start, comment.span.start));
+        }
+    }
+    if groups.is_empty() {
+        return;
+    }
+    for declaration in &mut walk.outline.declarations {
+        let inside = groups.iter().any(|group| group.contains(declaration.span));
+        // A group of a file's whole content describes no single member.
+        let whole = groups.iter().all(|group| group.len() > 20_000);
+        declaration.answered |= inside && !whole;
+    }
+}

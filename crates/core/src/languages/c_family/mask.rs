@@ -1,0 +1,1371 @@
+//! What the grammar of C or C++ is given: bodies are left out, and what it cannot read (macros around
+//! declarations, conventions, preprocessor lines) is blanked at equal length.
+//!
+//! The pass knows where it is: in a name space, in a type's members, in an enumeration. There it cuts the
+//! text into heads of declarations, and decides for each which words can only be macros. A head always
+//! keeps a type and a name, so that no declaration is lost.
+
+use std::ops::Range;
+
+use super::lexer::{Lexeme, Sort, lex};
+use crate::languages::shared::ranges_without;
+use crate::reading::Given;
+use crate::text::narrow;
+
+/// Decides what the grammar is given of a text.
+pub(super) fn mask(text: &str, is_cpp: bool, bodies_with_throw: bool) -> Given<'_> {
+    let all = lex(text);
+    let code: Vec<Lexeme> = all.into_iter().filter(|lexeme| lexeme.sort != Sort::Comment).collect();
+    let mut pass = Pass {
+        text,
+        code: &code,
+        out: text.as_bytes().to_vec(),
+        is_cpp,
+        bodies_with_throw,
+        scopes: Vec::new(),
+        head: Vec::new(),
+        parens: 0,
+        conditions: Vec::new(),
+        bodies: Vec::new(),
+        calls: Vec::new(),
+        tail: false,
+    };
+    pass.run();
+    let (bodies, calls) = (pass.bodies, pass.calls);
+    // Only whole words and directives were written over; a character that was split is no text.
+    let Ok(masked) = String::from_utf8(pass.out) else { return Given::all(text) };
+    let ranges = if bodies.is_empty() { Vec::new() } else { ranges_without(text, &bodies) };
+    Given::replaced(masked).leaving_out(ranges, calls)
+}
+
+/// Where heads stand.
+#[derive(Clone, Debug, PartialEq, Eq)]
+enum Around {
+    Space,
+    Members(String),
+    Enumerators,
+}
+
+/// An `#if` that is open: how things stood at it.
+struct Condition {
+    scopes: usize,
+    heads: bool,
+    in_parens: i32,
+}
+
+struct Pass<'s> {
+    text: &'s str,
+    code: &'s [Lexeme],
+    out: Vec<u8>,
+    is_cpp: bool,
+    bodies_with_throw: bool,
+    scopes: Vec<Around>,
+    /// Indexes of the lexemes of the head that is open.
+    head: Vec<usize>,
+    parens: i32,
+    conditions: Vec<Condition>,
+    bodies: Vec<Range<usize>>,
+    calls: Vec<u32>,
+    /// The head follows the members of a type: names and attributes.
+    tail: bool,
+}
+
+/// Words with parentheses that say nothing of the signature.
+const ATTRIBUTES: &[&str] = &[
+    "__attribute__",
+    "__attribute",
+    "__declspec",
+    "__asm__",
+    "__asm",
+    "asm",
+    "_Alignas",
+    "__nonnull",
+    "__pragma",
+    "_Pragma",
+];
+
+/// Words that say nothing of the signature.
+const NOISE: &[&str] = &[
+    "__extension__",
+    "__restrict",
+    "__restrict__",
+    "restrict",
+    "__inline",
+    "__inline__",
+    "__forceinline",
+    "__cdecl",
+    "__stdcall",
+    "__fastcall",
+    "__thiscall",
+    "__vectorcall",
+    "__clrcall",
+    "_cdecl",
+    "_stdcall",
+    "_Noreturn",
+    "__noreturn",
+    "__volatile__",
+    "__const",
+    "__far",
+    "__near",
+    "__huge",
+    "__always_inline",
+    "__noinline",
+    "__user",
+    "__iomem",
+    "__init",
+    "__exit",
+    "__must_check",
+    "__pure",
+    "__maybe_unused",
+    "__unused",
+    "__weak",
+    "__packed",
+    "__deprecated",
+    "noinline",
+    "__capability",
+    "__ptr64",
+    "__unaligned",
+    "_Thread_local",
+    "__thread",
+    "__signed__",
+    "__complex__",
+];
+
+/// Words that are neither type nor name.
+const QUALIFIERS: &[&str] = &[
+    "const",
+    "volatile",
+    "static",
+    "extern",
+    "inline",
+    "virtual",
+    "explicit",
+    "constexpr",
+    "consteval",
+    "constinit",
+    "friend",
+    "typedef",
+    "register",
+    "typename",
+    "mutable",
+    "thread_local",
+    "struct",
+    "class",
+    "union",
+    "enum",
+    "export",
+    "public",
+    "private",
+    "protected",
+    "using",
+    "namespace",
+    "final",
+];
+
+/// Words that are types by themselves.
+const TYPES: &[&str] = &[
+    "void", "char", "short", "int", "long", "float", "double", "signed", "unsigned", "bool", "auto", "_Bool",
+    "wchar_t", "char8_t", "char16_t", "char32_t", "size_t",
+];
+
+/// Words before parentheses that are no names of functions.
+const NO_NAMES: &[&str] =
+    &["decltype", "alignas", "noexcept", "throw", "explicit", "requires", "typeof", "__typeof__", "sizeof"];
+
+/// Types of well-known libraries that are written in capitals.
+const CAPITAL_TYPES: &[&str] = &[
+    "FILE",
+    "DIR",
+    "BOOL",
+    "BYTE",
+    "WORD",
+    "DWORD",
+    "LONG",
+    "ULONG",
+    "INT",
+    "UINT",
+    "CHAR",
+    "UCHAR",
+    "SHORT",
+    "USHORT",
+    "VOID",
+    "HANDLE",
+    "HMODULE",
+    "HINSTANCE",
+    "HWND",
+    "HRESULT",
+    "LRESULT",
+    "LPVOID",
+    "LPSTR",
+    "LPCSTR",
+    "LPWSTR",
+    "LPCWSTR",
+    "PVOID",
+    "SIZE_T",
+    "SSIZE_T",
+    "SOCKET",
+    "GUID",
+    "TCHAR",
+    "WCHAR",
+    "FLOAT",
+    "DOUBLE",
+    "BIGNUM",
+    "EVP_MD",
+    "SSL",
+    "SSL_CTX",
+    "RSA",
+    "X509",
+    "BIO",
+    "ENGINE",
+    "ASN1_OBJECT",
+    "UINT32",
+    "INT32",
+    "UINT64",
+    "INT64",
+    "UINT8",
+    "INT8",
+    "UINT16",
+    "INT16",
+    "CURL",
+    "CURLM",
+    "CURLSH",
+    "XML_Parser",
+    "MYSQL",
+];
+
+/// Parts of names that macros have and types do not.
+const MACRO_PARTS: &[&str] = &[
+    "EXPORT",
+    "IMPORT",
+    "EXTERN",
+    "API",
+    "DECL",
+    "CALL",
+    "INLINE",
+    "ATTR",
+    "UNUSED",
+    "DEPRECATED",
+    "NODISCARD",
+    "NORETURN",
+    "CONSTEXPR",
+    "NOEXCEPT",
+    "INTERNAL",
+    "PUBLIC",
+    "PRIVATE",
+    "STATIC",
+    "VISIB",
+    "LOCAL",
+    "FORCE",
+    "ALWAYS",
+    "STDCALL",
+    "CDECL",
+    "WARN",
+    "NONNULL",
+    "CHECK",
+    "GUARD",
+    "BEGIN",
+    "END",
+    "FUNC",
+    "HIDDEN",
+    "DLL",
+    "PURE",
+    "COLD",
+    "HOT",
+    "CONST",
+    "THROW",
+    "RESTRICT",
+    "ALIGN",
+    "PACK",
+    "WINAPI",
+    "CALLBACK",
+    "FAR",
+    "MUST_",
+    "OVERRIDE",
+    "FINAL",
+    "VIRTUAL",
+    "EXPLICIT",
+    "LIKELY",
+    "NAMESPACE",
+    "OPTIONAL_",
+    "MALLOC",
+    "FORMAT",
+    "PRINTF",
+];
+
+fn is_capital(word: &str) -> bool {
+    word.len() > 1
+        && word.bytes().all(|b| b.is_ascii_uppercase() || b.is_ascii_digit() || b == b'_')
+        && word.bytes().any(|b| b.is_ascii_uppercase())
+        && !CAPITAL_TYPES.contains(&word)
+}
+
+fn looks_like_macro(word: &str) -> bool {
+    MACRO_PARTS.iter().any(|part| word.contains(part))
+}
+
+/// A piece of a head outside parentheses.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+enum Item {
+    /// A word: index of its lexeme.
+    Word(usize),
+    /// What stands between a pair of parentheses, the two included: indexes of the two lexemes.
+    Group(usize, usize),
+    /// A sign.
+    Sign(u8, usize),
+    /// Anything else.
+    Other(usize),
+}
+
+impl<'s> Pass<'s> {
+    fn word(&self, at: usize) -> &'s str {
+        let lexeme = &self.code[at];
+        if lexeme.sort == Sort::Word { &self.text[lexeme.range()] } else { "" }
+    }
+
+    fn blank(&mut self, range: Range<usize>) {
+        for byte in &mut self.out[range] {
+            if !matches!(*byte, b'\n' | b'\r') {
+                *byte = b' ';
+            }
+        }
+    }
+
+    fn blank_lexeme(&mut self, at: usize) {
+        self.blank(self.code[at].range());
+    }
+
+    /// Blanks the lexemes from one up to and including another, and what stands between them but comments.
+    fn blank_lexemes(&mut self, from: usize, upto: usize) {
+        for at in from..=upto {
+            self.blank_lexeme(at);
+        }
+    }
+
+    fn run(&mut self) {
+        let mut at = 0;
+        while at < self.code.len() {
+            at = self.step(at);
+        }
+        let head = std::mem::take(&mut self.head);
+        self.drop_lone_macros(&head);
+    }
+
+    /// Takes one lexeme, or a whole body, and returns the index of the next.
+    fn step(&mut self, at: usize) -> usize {
+        let lexeme = self.code[at];
+        match lexeme.sort {
+            Sort::Directive => return self.directive(at),
+            Sort::Sign(b'(' | b'[') => {
+                self.parens += 1;
+                self.head.push(at);
+            }
+            Sort::Sign(b')' | b']') => {
+                self.parens -= 1;
+                self.head.push(at);
+            }
+            Sort::Sign(b'{') if self.parens > 0 => return self.braces_in_parens(at),
+            Sort::Sign(b'{') => return self.open(at),
+            Sort::Sign(b'}') => {
+                let head = std::mem::take(&mut self.head);
+                self.drop_lone_macros(&head);
+                if self.scopes.last() == Some(&Around::Enumerators) {
+                    self.mask_enumerators(&head);
+                }
+                self.parens = 0;
+                self.tail = matches!(self.scopes.pop(), Some(Around::Members(_) | Around::Enumerators));
+            }
+            Sort::Sign(b';') if self.parens <= 0 => {
+                let head = std::mem::take(&mut self.head);
+                self.mask_head(&head, Some(at));
+                self.tail = false;
+                self.parens = 0;
+            }
+            Sort::Sign(b':') if self.is_label(at) => {
+                let head = std::mem::take(&mut self.head);
+                self.mask_label(&head, at);
+            }
+            _ => self.head.push(at),
+        }
+        at + 1
+    }
+
+    /// An access label: a word for it, perhaps with macros or further words, and a colon.
+    fn is_label(&self, at: usize) -> bool {
+        let doubled = self.code.get(at + 1).is_some_and(|next| next.is(b':'))
+            || at.checked_sub(1).is_some_and(|before| self.code[before].is(b':'));
+        let plain = !self.head.is_empty() && self.head.iter().all(|&word| self.code[word].sort == Sort::Word);
+        let access = self.head.iter().any(|&word| {
+            matches!(self.word(word), "public" | "private" | "protected" | "signals" | "Q_SIGNALS" | "slots")
+        });
+        self.parens == 0
+            && matches!(self.scopes.last(), Some(Around::Members(_)))
+            && !doubled
+            && plain
+            && access
+    }
+
+    fn mask_label(&mut self, head: &[usize], colon: usize) {
+        let kept =
+            head.iter().copied().find(|&word| matches!(self.word(word), "public" | "private" | "protected"));
+        for &word in head.iter().filter(|&&word| Some(word) != kept) {
+            self.blank_lexeme(word);
+        }
+        if kept.is_none() {
+            self.blank_lexeme(colon);
+        }
+    }
+
+    /// Takes a preprocessor line. Of a condition whose first branch leaves a declaration open, or opens a
+    /// body, only that branch is given; otherwise all branches are.
+    fn directive(&mut self, at: usize) -> usize {
+        let line = &self.text[self.code[at].range()];
+        let word =
+            line[1..].trim_start().split(|c: char| !c.is_ascii_alphabetic()).next().unwrap_or_default();
+        let transparent = self.scopes.iter().all(|scope| *scope == Around::Space);
+        if !(word == "define" && transparent && self.head.is_empty()) {
+            self.blank_lexeme(at);
+        }
+        match word {
+            "if" | "ifdef" | "ifndef" => {
+                self.conditions.push(Condition {
+                    scopes: self.scopes.len(),
+                    heads: !self.head.is_empty(),
+                    in_parens: self.parens,
+                });
+                let never = line[1..].trim_start().strip_prefix("if").map(str::trim) == Some("0");
+                if never {
+                    return self.skip_branch(at + 1);
+                }
+            }
+            "else" | "elif" | "elifdef" | "elifndef" => {
+                let broken = self.conditions.last().is_some_and(|condition| {
+                    condition.scopes != self.scopes.len()
+                        || condition.heads
+                        || !self.head.is_empty()
+                        || condition.in_parens != self.parens
+                });
+                if broken {
+                    return self.skip_branch(at + 1);
+                }
+            }
+            "endif" => {
+                self.conditions.pop();
+            }
+            _ => {}
+        }
+        at + 1
+    }
+
+    /// Blanks all up to the `#endif`, or the `#else` of a branch that is never taken, and returns its index.
+    fn skip_branch(&mut self, from: usize) -> usize {
+        let mut depth = 0_i32;
+        for at in from..self.code.len() {
+            if self.code[at].sort == Sort::Directive {
+                let line = &self.text[self.code[at].range()];
+                let word = line[1..].trim_start();
+                if word.starts_with("if") {
+                    depth += 1;
+                } else if word.starts_with("endif") {
+                    if depth == 0 {
+                        return at;
+                    }
+                    depth -= 1;
+                }
+            }
+            self.blank_lexeme(at);
+        }
+        self.code.len()
+    }
+
+    /// Returns the index of the brace that closes the one at `open`; of conditions the first branch counts.
+    fn matching(&self, open: usize) -> Option<usize> {
+        let mut depth = 0_i32;
+        let mut at = open;
+        while at < self.code.len() {
+            match self.code[at].sort {
+                Sort::Sign(b'{') => depth += 1,
+                Sort::Sign(b'}') => {
+                    depth -= 1;
+                    if depth == 0 {
+                        return Some(at);
+                    }
+                }
+                Sort::Directive => {
+                    let line = self.text[self.code[at].range()][1..].trim_start();
+                    if line.starts_with("el") {
+                        at = self.branch_end(at + 1)?;
+                        continue;
+                    }
+                }
+                _ => {}
+            }
+            at += 1;
+        }
+        None
+    }
+
+    /// Returns the index of the `#endif` of the condition around `from`.
+    fn branch_end(&self, from: usize) -> Option<usize> {
+        let mut depth = 0_i32;
+        for at in from..self.code.len() {
+            if self.code[at].sort == Sort::Directive {
+                let line = self.text[self.code[at].range()][1..].trim_start();
+                if line.starts_with("if") {
+                    depth += 1;
+                } else if line.starts_with("endif") {
+                    if depth == 0 {
+                        return Some(at);
+                    }
+                    depth -= 1;
+                }
+            }
+        }
+        None
+    }
+
+    /// A default of `= {…}` is made a number; other braces in parentheses are passed over.
+    fn braces_in_parens(&mut self, open: usize) -> usize {
+        let Some(close) = self.matching(open) else {
+            self.head.push(open);
+            return open + 1;
+        };
+        let assigned = self.head.last().is_some_and(|&before| self.code[before].is(b'='));
+        if assigned {
+            self.blank_lexemes(open, close);
+            self.out[self.code[open].start] = b'0';
+        }
+        self.head.push(open);
+        self.head.push(close);
+        close + 1
+    }
+
+    /// Takes an opening brace outside parentheses.
+    fn open(&mut self, at: usize) -> usize {
+        let head = self.head.clone();
+        let kind = self.sort_of(&head);
+        match kind {
+            Opened::Space => {
+                self.mask_before_keyword(&head, &["namespace", "extern"]);
+                self.head.clear();
+                self.scopes.push(Around::Space);
+                at + 1
+            }
+            Opened::Members => {
+                let name = self.mask_type_head(&head);
+                self.head.clear();
+                self.scopes.push(Around::Members(name));
+                at + 1
+            }
+            Opened::Enumerators => {
+                self.mask_type_head(&head);
+                self.head.clear();
+                self.scopes.push(Around::Enumerators);
+                at + 1
+            }
+            Opened::Value => {
+                // An initialiser is part of the head.
+                let Some(close) = self.matching(at) else {
+                    self.head.clear();
+                    return at + 1;
+                };
+                self.head.push(at);
+                self.head.push(close);
+                close + 1
+            }
+            Opened::Body => self.body(at, &head),
+        }
+    }
+
+    fn body(&mut self, at: usize, head: &[usize]) -> usize {
+        let Some(close) = self.matching(at) else {
+            self.head.clear();
+            return at + 1;
+        };
+        let next = self.code.get(close + 1);
+        let in_list = self.is_cpp
+            && has_initialisers(self, head)
+            && head
+                .last()
+                .is_some_and(|&last| self.code[last].sort == Sort::Word || self.code[last].is(b'>'))
+            && next.is_some_and(|next| next.is(b',') || next.is(b'{'));
+        if in_list {
+            self.head.push(at);
+            self.head.push(close);
+            return close + 1;
+        }
+        let head = std::mem::take(&mut self.head);
+        let lost = self.mask_head(&head, None);
+        let inner = self.code[at].end..self.code[close].start;
+        let words = || self.code[at + 1..close].iter().filter(|lexeme| lexeme.sort == Sort::Word);
+        let throws = self.bodies_with_throw && words().any(|lexeme| &self.text[lexeme.range()] == "throw");
+        if lost {
+            self.blank_lexeme(at);
+            self.blank_lexeme(close);
+        }
+        if !throws && !inner.is_empty() {
+            let called = self.code[at + 1..close].iter().any(|lexeme| lexeme.is(b'('));
+            if called {
+                self.calls.push(narrow(self.code[at].start));
+            }
+            self.bodies.push(inner);
+        } else if throws {
+            self.mask_body(at + 1, close);
+        }
+        self.tail = false;
+        close + 1
+    }
+
+    /// In a body that the grammar is given: directives, second branches, and throws inside expressions.
+    fn mask_body(&mut self, from: usize, upto: usize) {
+        let mut at = from;
+        while at < upto {
+            if self.code[at].sort == Sort::Directive {
+                let line = self.text[self.code[at].range()][1..].trim_start();
+                self.blank_lexeme(at);
+                if line.starts_with("el")
+                    && let Some(end) = self.branch_end(at + 1).filter(|end| *end <= upto)
+                {
+                    self.blank_lexemes(at + 1, end);
+                    at = end;
+                }
+            } else if self.word(at) == "throw"
+                && at > from
+                && (self.code[at - 1].is(b':') || self.code[at - 1].is(b'?'))
+            {
+                // The grammar knows `throw` as a statement only.
+                self.blank_lexeme(at);
+            }
+            at += 1;
+        }
+    }
+
+    /// Tells what a brace behind a head opens.
+    fn sort_of(&self, head: &[usize]) -> Opened {
+        let items = self.items(head);
+        let mut parens = false;
+        let mut keyword = None;
+        let mut angle = 0_i32;
+        for (number, item) in items.iter().enumerate() {
+            match *item {
+                Item::Word(at) => match self.word(at) {
+                    "namespace" => return Opened::Space,
+                    "extern" if items.len() == 2 && matches!(items[1], Item::Other(_)) => {
+                        return Opened::Space;
+                    }
+                    "extern"
+                        if items.iter().any(|item| matches!(item, Item::Other(_)))
+                            && items.len() <= 3
+                            && !parens =>
+                    {
+                        return Opened::Space;
+                    }
+                    word @ ("class" | "struct" | "union" | "enum") if angle == 0 && keyword.is_none() => {
+                        keyword = Some(word)
+                    }
+                    "operator" => return Opened::Body,
+                    _ => {}
+                },
+                Item::Group(open, _) => {
+                    let before = number.checked_sub(1).map(|before| items[before]);
+                    let attribute = matches!(before, Some(Item::Word(word)) if ATTRIBUTES.contains(&self.word(word))
+                        || self.word(word) == "alignas"
+                        || (keyword.is_some() && is_capital(self.word(word))));
+                    parens |= self.code[open].is(b'(') && !attribute && angle == 0;
+                }
+                Item::Sign(b'=', _) if angle == 0 => return Opened::Value,
+                Item::Sign(b'<', _) => angle += 1,
+                Item::Sign(b'>', _) => angle = (angle - 1).max(0),
+                Item::Sign(..) | Item::Other(_) => {}
+            }
+        }
+        match keyword {
+            Some("enum") if !parens => Opened::Enumerators,
+            Some(_) if !parens => Opened::Members,
+            _ if parens || items.is_empty() => Opened::Body,
+            _ if items.iter().all(|item| matches!(item, Item::Word(at) if is_capital(self.word(*at)))) => {
+                Opened::Space
+            }
+            _ => Opened::Value,
+        }
+    }
+
+    /// Takes the groups of a head together.
+    fn items(&self, head: &[usize]) -> Vec<Item> {
+        let mut out = Vec::new();
+        let mut depth = 0_i32;
+        let mut open = 0;
+        for &at in head {
+            match self.code[at].sort {
+                Sort::Sign(b'(' | b'[') => {
+                    if depth == 0 {
+                        open = at;
+                    }
+                    depth += 1;
+                }
+                Sort::Sign(b')' | b']') => {
+                    depth -= 1;
+                    if depth == 0 {
+                        out.push(Item::Group(open, at));
+                    }
+                }
+                _ if depth > 0 => {}
+                Sort::Word => out.push(Item::Word(at)),
+                Sort::Sign(sign) => out.push(Item::Sign(sign, at)),
+                Sort::Number | Sort::Text | Sort::Directive | Sort::Comment => out.push(Item::Other(at)),
+            }
+        }
+        out
+    }
+
+    /// Words in capitals alone, as before a closing brace or at the end, are macros.
+    fn drop_lone_macros(&mut self, head: &[usize]) {
+        let items = self.items(head);
+        let lone = items.iter().all(|item| match item {
+            Item::Word(at) => is_capital(self.word(*at)),
+            Item::Group(..) => true,
+            Item::Sign(..) | Item::Other(_) => false,
+        });
+        if lone && self.scopes.last() != Some(&Around::Enumerators) {
+            for &at in head {
+                self.blank_lexeme(at);
+            }
+        }
+    }
+
+    /// Blanks macros between an enumerator's name and its value.
+    fn mask_enumerators(&mut self, head: &[usize]) {
+        let items = self.items(head);
+        let mut named = false;
+        let mut valued = false;
+        for (number, item) in items.iter().enumerate() {
+            match *item {
+                Item::Sign(b',', _) => (named, valued) = (false, false),
+                Item::Sign(b'=', _) => valued = true,
+                Item::Word(at) if named && !valued => {
+                    self.blank_lexeme(at);
+                    if let Some(&Item::Group(from, upto)) = items.get(number + 1) {
+                        self.blank_lexemes(from, upto);
+                    }
+                }
+                Item::Word(_) => named = true,
+                Item::Group(from, upto) if named && !valued => self.blank_lexemes(from, upto),
+                Item::Sign(..) | Item::Group(..) | Item::Other(_) => {}
+            }
+        }
+    }
+
+    /// Blanks macros before a keyword that opens a head.
+    fn mask_before_keyword(&mut self, head: &[usize], keywords: &[&str]) {
+        let items = self.items(head);
+        let until = items
+            .iter()
+            .position(|item| matches!(item, Item::Word(at) if keywords.contains(&self.word(*at))));
+        let Some(until) = until else {
+            self.drop_lone_macros(head);
+            return;
+        };
+        self.mask_leading(&items[..until]);
+        for item in &items[until..] {
+            if let Item::Word(at) = *item
+                && is_capital(self.word(at))
+                && items.iter().filter(|other| matches!(other, Item::Word(_))).count() > until + 2
+            {
+                self.blank_lexeme(at);
+            }
+        }
+    }
+
+    /// Blanks words in capitals with their groups.
+    fn mask_leading(&mut self, items: &[Item]) {
+        for (number, item) in items.iter().enumerate() {
+            if let Item::Word(at) = *item
+                && (is_capital(self.word(at))
+                    || NOISE.contains(&self.word(at))
+                    || ATTRIBUTES.contains(&self.word(at)))
+            {
+                self.blank_lexeme(at);
+                if let Some(&Item::Group(from, upto)) = items.get(number + 1) {
+                    self.blank_lexemes(from, upto);
+                }
+            }
+        }
+    }
+
+    /// Blanks macros around the name of a type and returns that name.
+    fn mask_type_head(&mut self, head: &[usize]) -> String {
+        let items = self.items(head);
+        let is_keyword = |item: &Item, pass: &Self| matches!(item, Item::Word(at) if matches!(pass.word(*at), "class" | "struct" | "union" | "enum"));
+        let mut angle = 0_i32;
+        let keyword = items.iter().position(|item| {
+            match item {
+                Item::Sign(b'<', _) => angle += 1,
+                Item::Sign(b'>', _) => angle -= 1,
+                _ => {}
+            }
+            angle == 0 && is_keyword(item, self)
+        });
+        let Some(keyword) = keyword else { return String::new() };
+        self.mask_leading(&items[..keyword]);
+        let mut first = keyword + 1;
+        if items.get(first).is_some_and(|item| is_keyword(item, self)) {
+            first += 1;
+        }
+        // The name is the last word before bases, type arguments and `final`.
+        let end = items[first..]
+            .iter()
+            .position(|item| matches!(item, Item::Sign(b':' | b'<', _)))
+            .map_or(items.len(), |end| first + end);
+        let qualified = items.get(end).is_some_and(|item| matches!(item, Item::Sign(b':', _)))
+            && items.get(end + 1).is_some_and(|item| matches!(item, Item::Sign(b':', _)));
+        let words: Vec<usize> = items[first..end]
+            .iter()
+            .filter_map(|item| match item {
+                Item::Word(at) if self.word(*at) != "final" => Some(*at),
+                _ => None,
+            })
+            .collect();
+        for (number, item) in items[first..end].iter().enumerate() {
+            if let Item::Group(from, upto) = *item {
+                let attribute = self.code[from].is(b'[');
+                let before = number.checked_sub(1).map(|before| items[first + before]);
+                if !attribute && !matches!(before, Some(Item::Word(at)) if self.word(at) == "alignas") {
+                    self.blank_lexemes(from, upto);
+                }
+            }
+        }
+        let Some((&name, others)) = words.split_last() else { return String::new() };
+        for &other in others {
+            if self.word(other) != "alignas" {
+                self.blank_lexeme(other);
+            }
+        }
+        if qualified { String::new() } else { self.word(name).to_owned() }
+    }
+
+    /// Blanks what cannot be read of a declaration's head. Returns whether nothing of it is left.
+    fn mask_head(&mut self, head: &[usize], semicolon: Option<usize>) -> bool {
+        if self.scopes.last() == Some(&Around::Enumerators) {
+            return false;
+        }
+        let all = self.items(head);
+        let items = self.behind_template(&all);
+        if self.tail {
+            self.mask_tail(items);
+            return false;
+        }
+        if let Some(keyword) = items.iter().position(|item| {
+            matches!(item, Item::Word(at) if matches!(self.word(*at), "namespace" | "using" | "static_assert" | "_Static_assert"))
+        }) {
+            self.mask_leading(&items[..keyword]);
+            return false;
+        }
+        let mut head = Head::default();
+        let mut number = 0;
+        while number < items.len() && !head.stopped {
+            number = self.take_item(items, number, &mut head);
+        }
+        if head.whole_macro {
+            if let Some(semicolon) = semicolon {
+                self.blank_lexeme(semicolon);
+            }
+            return true;
+        }
+        self.mask_specifiers(&head);
+        false
+    }
+
+    /// Skips `template <…>` and `requires …` in front of a head.
+    fn behind_template<'i>(&self, items: &'i [Item]) -> &'i [Item] {
+        let mut rest = items;
+        while let [Item::Word(at), Item::Sign(b'<', _), ..] = rest
+            && self.word(*at) == "template"
+        {
+            let mut depth = 0_i32;
+            let close = rest.iter().position(|item| match item {
+                Item::Sign(b'<', _) => {
+                    depth += 1;
+                    false
+                }
+                Item::Sign(b'>', _) => {
+                    depth -= 1;
+                    depth == 0
+                }
+                _ => false,
+            });
+            let Some(close) = close else { return rest };
+            rest = &rest[close + 1..];
+        }
+        rest
+    }
+
+    /// Behind the members of a type stand names, and attributes that are blanked.
+    fn mask_tail(&mut self, items: &[Item]) {
+        let words: Vec<usize> = items
+            .iter()
+            .filter_map(|item| if let Item::Word(at) = item { Some(*at) } else { None })
+            .collect();
+        for (number, item) in items.iter().enumerate() {
+            let Item::Word(at) = *item else { continue };
+            let word = self.word(at);
+            let grouped = items.get(number + 1).and_then(|next| match next {
+                Item::Group(from, upto) if self.code[*from].is(b'(') => Some((*from, *upto)),
+                _ => None,
+            });
+            let spare = words.len() > 1 && is_capital(word) && looks_like_macro(word);
+            if ATTRIBUTES.contains(&word)
+                || NOISE.contains(&word)
+                || spare
+                || (grouped.is_some() && is_capital(word))
+            {
+                self.blank_lexeme(at);
+                if let Some((from, upto)) = grouped {
+                    self.blank_lexemes(from, upto);
+                }
+            }
+        }
+    }
+
+    /// Looks at one item of a head, and returns the number of the next.
+    fn take_item(&mut self, items: &[Item], number: usize, head: &mut Head) -> usize {
+        match items[number] {
+            Item::Word(at) => self.take_word(items, number, at, head),
+            Item::Group(from, upto) => {
+                if self.code[from].is(b'(') {
+                    // `(*name)(…)` or a declarator in parentheses.
+                    if !head.named {
+                        self.mask_inner(from, upto);
+                        head.named = true;
+                    } else if !head.listed {
+                        self.mask_parameters(from, upto);
+                        head.listed = true;
+                    }
+                }
+                number + 1
+            }
+            Item::Sign(b'=', _) => {
+                head.stopped = true;
+                number + 1
+            }
+            Item::Sign(b':', _) => {
+                let doubled = matches!(items.get(number + 1), Some(Item::Sign(b':', _)));
+                if doubled {
+                    return number + 2;
+                }
+                // Bit fields, and initialisers of a constructor.
+                head.stopped = true;
+                number + 1
+            }
+            Item::Sign(b',', _) => {
+                head.stopped = true;
+                number + 1
+            }
+            Item::Sign(b'<', _) if !head.named => skip_angles(items, number),
+            Item::Sign(..) | Item::Other(_) => number + 1,
+        }
+    }
+
+    fn take_word(&mut self, items: &[Item], number: usize, at: usize, head: &mut Head) -> usize {
+        let word = self.word(at);
+        let group = match items.get(number + 1) {
+            Some(&Item::Group(from, upto)) if self.code[from].is(b'(') => Some((from, upto)),
+            _ => None,
+        };
+        if ATTRIBUTES.contains(&word) || (NOISE.contains(&word) && group.is_none()) {
+            self.blank_lexeme(at);
+            if let Some((from, upto)) = group {
+                self.blank_lexemes(from, upto);
+                return number + 2;
+            }
+            return number + 1;
+        }
+        if word == "operator" {
+            // The name goes on up to the parameters.
+            head.named = true;
+            head.last = Some(number);
+            let mut next = number + 1;
+            while next < items.len()
+                && !matches!(items[next], Item::Group(from, _) if self.code[from].is(b'('))
+            {
+                next += 1;
+            }
+            if next + 1 < items.len() && matches!(items[next + 1], Item::Group(..)) {
+                next += 1;
+            }
+            return next;
+        }
+        if is_capital(word) {
+            return self.take_capital(items, (number, at), group, head);
+        }
+        let next_qualifies = matches!(items.get(number + 1), Some(Item::Sign(b':', _)))
+            && matches!(items.get(number + 2), Some(Item::Sign(b':', _)));
+        if head.named {
+            return number + 1;
+        }
+        if let Some((from, upto)) = group.filter(|_| !NO_NAMES.contains(&word)) {
+            if TYPES.contains(&word)
+                || self.is_pointer_group(from) && matches!(items.get(number + 2), Some(Item::Group(..)))
+            {
+                head.types += 1;
+                self.mask_inner(from, upto);
+                head.named = true;
+                return number + 2;
+            }
+            head.named = true;
+            head.name = word.to_owned();
+            head.listed = true;
+            self.mask_parameters(from, upto);
+            return number + 2;
+        }
+        if group.is_some() {
+            // `decltype(…)` is a type, `alignas(…)` and its like say nothing.
+            head.types += usize::from(matches!(word, "decltype" | "typeof" | "__typeof__"));
+            return number + 2;
+        }
+        if !next_qualifies && !QUALIFIERS.contains(&word) {
+            head.types += 1;
+            head.last = Some(number);
+        }
+        number + 1
+    }
+
+    fn is_pointer_group(&self, open: usize) -> bool {
+        let mut at = open + 1;
+        while self.code.get(at).is_some_and(|lexeme| lexeme.sort == Sort::Word)
+            && is_capital_or_noise(self.word(at))
+        {
+            at += 1;
+        }
+        self.code.get(at).is_some_and(|lexeme| lexeme.is(b'*') || lexeme.is(b'&') || lexeme.is(b'^'))
+    }
+
+    /// Looks at a word in capitals: a macro, a type, or a name.
+    fn take_capital(
+        &mut self,
+        items: &[Item],
+        (number, at): (usize, usize),
+        group: Option<(usize, usize)>,
+        head: &mut Head,
+    ) -> usize {
+        let Some((from, upto)) = group else {
+            if head.named {
+                self.blank_lexeme(at);
+            } else {
+                let next_qualifies = matches!(items.get(number + 1), Some(Item::Sign(b':', _)))
+                    && matches!(items.get(number + 2), Some(Item::Sign(b':', _)));
+                if !next_qualifies {
+                    head.capitals.push(at);
+                    head.last = Some(number);
+                }
+            }
+            return number + 1;
+        };
+        if head.named {
+            self.blank_lexeme(at);
+            self.blank_lexemes(from, upto);
+            return number + 2;
+        }
+        let specified = head.types > 0 || !head.capitals.is_empty();
+        let doubled = self.code.get(from + 1).is_some_and(|inner| inner.is(b'('))
+            && upto > 0
+            && self.code[upto - 1].is(b')');
+        if doubled && head.types > 1 {
+            // `name OF((parameters))`
+            self.blank_lexeme(at);
+            self.blank_lexeme(from);
+            self.blank_lexeme(upto);
+            self.mask_parameters(from + 1, upto - 1);
+            head.types -= 1;
+            head.named = true;
+            head.listed = true;
+            return number + 2;
+        }
+        match items.get(number + 2) {
+            None if !specified => {
+                self.blank_lexeme(at);
+                self.blank_lexemes(from, upto);
+                head.whole_macro = head.only_macros();
+                head.stopped = true;
+            }
+            Some(Item::Word(next)) if !is_capital(self.word(*next)) || items.len() > number + 3 => {
+                let wraps_type = !specified
+                    && matches!(items.get(number + 3), Some(Item::Group(open, _)) if self.code[*open].is(b'('))
+                    && !QUALIFIERS.contains(&self.word(*next))
+                    && !TYPES.contains(&self.word(*next))
+                    && self.is_type_text(from + 1, upto);
+                self.blank_lexeme(at);
+                if wraps_type {
+                    // `EXTERN(type) name(…)`
+                    self.blank_lexeme(from);
+                    self.blank_lexeme(upto);
+                    head.types += 1;
+                } else {
+                    self.blank_lexemes(from, upto);
+                }
+            }
+            Some(Item::Sign(b'*' | b'&', _)) if !specified => {
+                self.blank_lexeme(at);
+                self.blank_lexeme(from);
+                self.blank_lexeme(upto);
+                head.types += 1;
+            }
+            _ => {
+                // A function whose name is in capitals.
+                head.named = true;
+                head.listed = true;
+                self.mask_parameters(from, upto);
+            }
+        }
+        number + 2
+    }
+
+    /// Tells whether what stands between two lexemes reads like a type.
+    fn is_type_text(&self, from: usize, upto: usize) -> bool {
+        from < upto
+            && self.code[from..upto].iter().all(|lexeme| {
+                matches!(lexeme.sort, Sort::Word | Sort::Sign(b'*' | b'&' | b':' | b'<' | b'>'))
+            })
+    }
+
+    /// Blanks macros inside a declarator in parentheses: `(CALLBACK *name)`.
+    fn mask_inner(&mut self, from: usize, upto: usize) {
+        let words: Vec<usize> = (from + 1..upto).filter(|&at| self.code[at].sort == Sort::Word).collect();
+        for (number, &at) in words.iter().enumerate() {
+            let spare = number + 1 < words.len() && is_capital_or_noise(self.word(at));
+            if spare || NOISE.contains(&self.word(at)) {
+                self.blank_lexeme(at);
+            }
+        }
+    }
+
+    /// Blanks macros among the parameters of a list.
+    fn mask_parameters(&mut self, from: usize, upto: usize) {
+        let mut start = from + 1;
+        let mut depth = 0_i32;
+        for at in from + 1..=upto {
+            match self.code[at].sort {
+                Sort::Sign(b'(' | b'[' | b'{') => depth += 1,
+                Sort::Sign(b')' | b']' | b'}') if depth > 0 => depth -= 1,
+                Sort::Sign(b',' | b')') if depth == 0 => {
+                    self.mask_parameter(start, at);
+                    start = at + 1;
+                }
+                Sort::Directive => self.blank_lexeme(at),
+                _ => {}
+            }
+        }
+    }
+
+    fn mask_parameter(&mut self, from: usize, upto: usize) {
+        let head: Vec<usize> = (from..upto).filter(|&at| self.code[at].sort != Sort::Directive).collect();
+        let items = self.items(&head);
+        let mut found = Head::default();
+        let mut angle = 0_i32;
+        for (number, item) in items.iter().enumerate() {
+            match *item {
+                Item::Sign(b'=', _) => break,
+                Item::Sign(b'<', _) => angle += 1,
+                Item::Sign(b'>', _) => angle -= 1,
+                _ if angle > 0 => {}
+                Item::Word(at) => {
+                    let word = self.word(at);
+                    let group = match items.get(number + 1) {
+                        Some(&Item::Group(from, upto)) if self.code[from].is(b'(') => Some((from, upto)),
+                        _ => None,
+                    };
+                    if NOISE.contains(&word)
+                        || ATTRIBUTES.contains(&word)
+                        || (is_capital(word) && group.is_some() && items.len() > 2)
+                    {
+                        self.blank_lexeme(at);
+                        if let Some((from, upto)) = group {
+                            self.blank_lexemes(from, upto);
+                        }
+                    } else if is_capital(word) {
+                        found.capitals.push(at);
+                        found.last = Some(number);
+                    } else if !QUALIFIERS.contains(&word) {
+                        found.types += 1;
+                        found.last = Some(number);
+                    }
+                }
+                Item::Group(from, upto) => self.mask_inner(from, upto),
+                Item::Sign(..) | Item::Other(_) => {}
+            }
+        }
+        if found.types + found.capitals.len() < 3 && found.types == 0 {
+            return;
+        }
+        found.name = String::new();
+        found.is_parameter = true;
+        found.ends_with_sign = matches!(items.last(), Some(Item::Sign(b'*' | b'&', _)));
+        self.mask_specifiers(&found);
+    }
+
+    /// Blanks the words in capitals that can only be macros: of all specifiers one type must be left.
+    fn mask_specifiers(&mut self, head: &Head) {
+        let mut capitals = head.capitals.clone();
+        let mut types = head.types;
+        if !head.listed && !head.named && !head.ends_with_sign {
+            // The last word is the name of what is declared.
+            let name_is_capital = capitals.last().is_some_and(|&capital| head.last_is(self, capital));
+            if name_is_capital {
+                capitals.pop();
+            } else {
+                types = types.saturating_sub(1);
+            }
+            if head.is_parameter && types == 0 && capitals.is_empty() {
+                return;
+            }
+        }
+        let constructs = self.is_cpp
+            && head.listed
+            && matches!(self.scopes.last(), Some(Around::Members(name)) if *name == head.name && !name.is_empty());
+        if types == 0 && !constructs {
+            // One must be the type: one that does not look like a macro, or else the last.
+            let keep = capitals
+                .iter()
+                .rposition(|&at| !looks_like_macro(self.word(at)))
+                .or(capitals.len().checked_sub(1));
+            if let Some(keep) = keep {
+                capitals.remove(keep);
+            }
+        }
+        for at in capitals {
+            self.blank_lexeme(at);
+        }
+    }
+}
+
+/// What was seen of a head.
+#[derive(Default)]
+struct Head {
+    types: usize,
+    /// Words in capitals: macros, or types, or the name.
+    capitals: Vec<usize>,
+    /// The name of what is declared has been seen, so that what follows are attributes.
+    named: bool,
+    /// A list of parameters has been seen.
+    listed: bool,
+    name: String,
+    /// The item of the last word that may be the name.
+    last: Option<usize>,
+    stopped: bool,
+    whole_macro: bool,
+    is_parameter: bool,
+    ends_with_sign: bool,
+}
+
+impl Head {
+    fn only_macros(&self) -> bool {
+        self.types == 0 && self.capitals.is_empty() && !self.named
+    }
+
+    /// Tells whether a word in capitals is the last word of the head.
+    fn last_is(&self, pass: &Pass<'_>, capital: usize) -> bool {
+        // Between it and the end of the head no other word stands.
+        let rest = pass.code[capital + 1..].iter();
+        let next = rest.into_iter().find(|lexeme| !matches!(lexeme.sort, Sort::Directive));
+        next.is_none_or(|next| next.sort != Sort::Word)
+            && !next.is_some_and(|next| next.is(b'*') || next.is(b'&') || next.is(b'('))
+    }
+}
+
+/// What a brace opens.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+enum Opened {
+    Space,
+    Members,
+    Enumerators,
+    Value,
+    Body,
+}
+
+fn is_capital_or_noise(word: &str) -> bool {
+    is_capital(word) || NOISE.contains(&word)
+}
+
+/// Tells whether a head has begun with the initialisers of a constructor: `) :`.
+fn has_initialisers(pass: &Pass<'_>, head: &[usize]) -> bool {
+    head.windows(3).any(|three| {
+        (pass.code[three[0]].is(b')') || pass.word(three[0]) == "noexcept")
+            && pass.code[three[1]].is(b':')
+            && !pass.code[three[2]].is(b':')
+    })
+}
+
+/// Skips type arguments; a sign that is none is passed over.
+fn skip_angles(items: &[Item], open: usize) -> usize {
+    let mut depth = 0_i32;
+    for (number, item) in items.iter().enumerate().skip(open) {
+        match item {
+            Item::Sign(b'<', _) => depth += 1,
+            Item::Sign(b'>', _) => {
+                depth -= 1;
+                if depth == 0 {
+                    return number + 1;
+                }
+            }
+            _ => {}
+        }
+    }
+    open + 1
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    /// Returns what the grammar is given, with white space made one.
+    fn given(text: &str) -> String {
+        let given = mask(text, true, true);
+        assert_eq!(given.text().len(), text.len());
+        let parts: Vec<&str> = if given.ranges().is_empty() {
+            vec![given.text()]
+        } else {
+            given.ranges().iter().map(|range| &given.text()[range.start_byte..range.end_byte]).collect()
+        };
+        parts.concat().split_whitespace().collect::<Vec<_>>().join(" ")
+    }
+
+    #[test]
+    fn macros_go_and_declarations_stay() {
+        for (text, wanted) in [
+            ("API int f(void);", "int f(void);"),
+            ("EXTERN int CALL f OF((int a, int b));", "int f (int a, int b) ;"),
+            ("VAT_EXTERN(int) f(int a);", "int f(int a);"),
+            ("VAT_DEPRECATED(\"x\") int f(int a) VAT_NONNULL(1);", "int f(int a) ;"),
+            ("BOOL API f(DWORD a);", "BOOL f(DWORD a);"),
+            ("static VATTYPE f(VATTYPE a);", "static VATTYPE f(VATTYPE a);"),
+            (
+                "__attribute__((x)) void f(const char *RESTRICT s, int n) NOEXCEPT;",
+                "void f(const char * s, int n) ;",
+            ),
+            (
+                "class API Vat : public Base { Q_OBJECT public: API Vat(int x = {}); };",
+                "class Vat : public Base { public: Vat(int x = 0 ); };",
+            ),
+            ("BEGIN_DECLS\nint f(void);\nEND_DECLS", "int f(void);"),
+            ("VAT_TEST(a, b) { if (x) { y(); } }\nint f(void);", "int f(void);"),
+            ("int f(int a) { g(); }", "int f(int a) {}"),
+            ("Vat::Vat() : a{1}, b(2) { g(); }", "Vat::Vat() : a{1}, b(2) {}"),
+            ("typedef int (CALLBACK *cb)(int a);", "typedef int ( *cb)(int a);"),
+            ("enum vat { ONE API = 1, TWO };", "enum vat { ONE = 1, TWO };"),
+            ("typedef struct { int a; } PACKED vat_t;", "typedef struct { int a; } vat_t;"),
+        ] {
+            assert_eq!(given(text), wanted, "{text}");
+        }
+    }
+
+    #[test]
+    fn of_conditions_inside_a_declaration_the_first_branch_stays() {
+        assert_eq!(given("int f(\n#if A\nint a\n#else\nint b\n#endif\n);"), "int f( int a );");
+        assert_eq!(
+            given("#if A\nint f(int a) {\n#else\nint f(int b) {\n#endif\nx(); }\nint g;"),
+            "int f(int a) {} int g;"
+        );
+        assert_eq!(
+            given("#ifdef A\nint f(int a);\n#else\nint f(int b);\n#endif\n"),
+            "int f(int a); int f(int b);"
+        );
+    }
+}

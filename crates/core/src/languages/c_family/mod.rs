@@ -1,0 +1,265 @@
+//! C and C++, by ISO C (C23) and ISO C++ (C++23): one reader for both, because the second mostly adds to
+//! the first.
+//!
+//! What trips them up, each with a case under `tests/cases/c` and `tests/cases/cpp`: macros around
+//! declarations, conventions, conditions inside declarations, unnamed and `void` parameters, function
+//! pointers, definitions of the oldest form, function-like macros, callbacks, comments behind members and
+//! parameters, groups and free-standing commands, templates, special members, operators, definitions out of
+//! their class, name spaces, trailing return types, concepts, deprecation.
+
+mod declare;
+mod flow;
+mod kinds;
+mod lexer;
+mod mask;
+mod types;
+
+use tree_sitter::Node;
+
+use self::kinds::C;
+use self::lexer::Sort;
+use crate::languages::shared::is_test_path;
+use crate::model::{Carrier, Doc, NotationId, Outline};
+use crate::reading::{
+    CommentForm, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Parsers, Reader, Scope, Token,
+    Vocabulary, Walk,
+};
+use crate::text::{Source, Span};
+
+const COMMANDS: &[NotationId] = &[NotationId::new("commands")];
+
+/// C.
+pub(super) static C: Language = Language {
+    endings: &[".c", ".h"],
+    notations: COMMANDS,
+    notation: NotationId::new("commands"),
+    demand: Demand::of(Owe::BeyondSummary),
+    type_words: types::WORDS,
+    ..Language::of("c", "C", &FamilyReader(&PLAIN_READER))
+};
+
+/// C++.
+pub(super) static CPP: Language = Language {
+    endings: &[".cpp", ".cc", ".cxx", ".c++", ".hpp", ".hh", ".hxx", ".h++", ".ipp", ".inl", ".tpp", ".ixx"],
+    notations: COMMANDS,
+    notation: NotationId::new("commands"),
+    demand: Demand::of(Owe::BeyondSummary),
+    hierarchy: &types::HIERARCHY,
+    ambient: types::AMBIENT,
+    type_words: types::WORDS,
+    ..Language::of("cpp", "C++", &FamilyReader(&PLUS_READER))
+};
+
+/// A grammar of the two languages.
+pub(in crate::languages) struct FamilyGrammar {
+    vocabulary: &'static Vocabulary<C>,
+    serves: &'static Language,
+    is_cpp: bool,
+}
+
+/// C.
+pub(in crate::languages) static PLAIN: FamilyGrammar =
+    FamilyGrammar { vocabulary: &kinds::PLAIN, serves: &C, is_cpp: false };
+
+/// C++.
+pub(in crate::languages) static PLUS: FamilyGrammar =
+    FamilyGrammar { vocabulary: &kinds::PLUS, serves: &CPP, is_cpp: true };
+
+static PLAIN_READER: GrammarReader<FamilyGrammar> = GrammarReader(&PLAIN);
+static PLUS_READER: GrammarReader<FamilyGrammar> = GrammarReader(&PLUS);
+
+/// Reads by the grammar, and tells the tokens outside comments by the lexemes alone: what macros make of the
+/// text does not matter to them.
+struct FamilyReader(&'static GrammarReader<FamilyGrammar>);
+
+impl Reader for FamilyReader {
+    fn read(&self, source: &Source, parsers: &mut Parsers) -> Outline {
+        self.0.read(source, parsers)
+    }
+
+    fn tokens(&self, source: &Source, _parsers: &mut Parsers) -> Vec<Token> {
+        let lexemes = lexer::lex(source.text()).into_iter().filter(|lexeme| lexeme.sort != Sort::Comment);
+        lexemes.map(|lexeme| Token { kind: 0, span: Span::of(lexeme.start, lexeme.end) }).collect()
+    }
+
+    fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize {
+        self.0.parse_only(source, parsers)
+    }
+}
+
+/// Tells whether a header, whose ending both languages have, is one of C++.
+pub(super) fn is_cpp_header(text: &str) -> bool {
+    let lexemes = lexer::lex(text);
+    let word = |at: usize| {
+        lexemes.get(at).filter(|lexeme| lexeme.sort == Sort::Word).map_or("", |found| &text[found.range()])
+    };
+    lexemes.iter().enumerate().any(|(at, lexeme)| match lexeme.sort {
+        Sort::Word => match &text[lexeme.range()] {
+            "namespace" | "class" | "typename" | "constexpr" | "nullptr" => !word(at + 1).is_empty(),
+            "template" => lexemes.get(at + 1).is_some_and(|next| next.is(b'<')),
+            "public" | "private" | "protected" => lexemes.get(at + 1).is_some_and(|next| next.is(b':')),
+            _ => false,
+        },
+        Sort::Directive => {
+            // A header of the standard library without an ending.
+            let line = &text[lexeme.range()];
+            line.contains("include") && line.contains('<') && !line.contains(".h")
+        }
+        _ => false,
+    }) && !guarded(text)
+}
+
+/// What is only there for C++ behind a guard makes no header of C++.
+fn guarded(text: &str) -> bool {
+    let Some(guard) = text.find("__cplusplus") else { return false };
+    !["\nclass ", "\ntemplate <", "\ntemplate<", "\nnamespace "]
+        .iter()
+        .any(|word| text.find(word).is_some_and(|at| at < guard))
+        && text.matches("__cplusplus").count() <= 2
+        && !text.contains("\nclass ")
+        && !text.contains("\nnamespace ")
+}
+
+/// Commands of comments that document something else than what stands below them.
+const FREE: &[&str] = &[
+    "file",
+    "defgroup",
+    "addtogroup",
+    "weakgroup",
+    "page",
+    "subpage",
+    "mainpage",
+    "dir",
+    "example",
+    "name",
+    "section",
+    "namespace",
+    "{",
+    "}",
+];
+
+/// Tells whether a comment opens with a command that documents something else.
+fn is_free(text: &str) -> bool {
+    text.contains(['@', '\\'])
+        && text.lines().any(|line| {
+            let line =
+                line.trim_start_matches(|c: char| c.is_whitespace() || matches!(c, '*' | '/' | '!' | '<'));
+            line.strip_prefix(['@', '\\']).is_some_and(|rest| {
+                let end = rest.find(|c: char| !c.is_ascii_alphanumeric()).unwrap_or(rest.len());
+                let word = if end == 0 { rest.get(..1).unwrap_or_default() } else { &rest[..end] };
+                FREE.contains(&word)
+            })
+        })
+}
+
+impl Grammar for FamilyGrammar {
+    type Node = C;
+
+    fn vocabulary(&self) -> &'static Vocabulary<C> {
+        self.vocabulary
+    }
+
+    fn serves(&self) -> &'static Language {
+        self.serves
+    }
+
+    fn mask<'s>(&self, text: &'s str) -> Given<'s> {
+        mask::mask(text, self.is_cpp, self.is_cpp)
+    }
+
+    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
+        // Bodies that throw are given to the grammar; where it stumbles, no body is.
+        (self.is_cpp && attempt == 0).then(|| mask::mask(text, true, false))
+    }
+
+    fn comment(&self, text: &str) -> CommentForm {
+        let line = |mark, doc| CommentForm { carrier: Carrier::Lines { mark }, doc };
+        let block = |open, doc| CommentForm { carrier: Carrier::Block { open, close: "*/" }, doc };
+        let free = |doc| if is_free(text) { Doc::Elsewhere } else { doc };
+        match text {
+            _ if text.starts_with("///<") => line("///<", Doc::Back),
+            _ if text.starts_with("//!<") => line("//!<", Doc::Back),
+            _ if text.starts_with("/**<") => block("/**<", Doc::Back),
+            _ if text.starts_with("/*!<") => block("/*!<", Doc::Back),
+            _ if text.starts_with("///") && !text.starts_with("////") => line("///", free(Doc::Yes)),
+            _ if text.starts_with("//!") => line("//!", free(Doc::Yes)),
+            _ if text.starts_with("/*!") => block("/*!", free(Doc::Yes)),
+            _ if text.starts_with("/**") && !text.starts_with("/***") && text.len() > 4 => {
+                block("/**", free(Doc::Yes))
+            }
+            _ if text.starts_with("/*") => block("/*", Doc::No),
+            _ => line("//", Doc::No),
+        }
+    }
+
+    fn enter<'t>(&self, walk: &mut Walk<'t, C>, node: Node<'t>, kind: C) -> Next {
+        if walk.is_test.is_none() {
+            walk.is_test = Some(is_test_path(
+                walk.source.path(),
+                &["*_test", "*_tests", "*_unittest", "test_*", "*Test"],
+            ));
+        }
+        match kind {
+            C::Function => declare::function(walk, node),
+            C::Declaration | C::FieldDeclaration => declare::declaration(walk, node),
+            C::TypeDefinition => declare::type_definition(walk, node),
+            C::Type => declare::type_specifier(walk, node),
+            C::Enum => declare::enumeration(walk, node),
+            C::Enumerator => {
+                declare::enumerator(walk, node);
+                return Next::Over;
+            }
+            C::Alias | C::Concept => {
+                declare::alias(walk, node);
+                return Next::Over;
+            }
+            C::FunctionMacro => {
+                declare::function_macro(walk, node);
+                return Next::Over;
+            }
+            C::Macro => {
+                declare::object_macro(walk, node);
+                return Next::Over;
+            }
+            C::Namespace => declare::namespace(walk, node),
+            C::Access => declare::access(walk, node),
+            C::Lambda => walk.open(Scope::Barrier),
+            C::Throw => flow::throws(walk, node),
+            C::Try => flow::tries(walk, node),
+            C::Catch => flow::handles(walk, node),
+            C::If => flow::guard(walk, node),
+            C::Call => walk.calls(),
+            C::Block => walk.calls_left_out(node),
+            C::Parameters | C::TemplateParameters | C::Bases => return Next::Over,
+            C::Abstract
+            | C::Array
+            | C::ConditionClause
+            | C::Default
+            | C::Destructor
+            | C::FunctionDeclarator
+            | C::Identifier
+            | C::Initialised
+            | C::Literal
+            | C::OperatorCast
+            | C::OperatorName
+            | C::Parameter
+            | C::Parenthesized
+            | C::Pointer
+            | C::Qualified
+            | C::Reference
+            | C::Rest
+            | C::Statement
+            | C::Storage
+            | C::Template
+            | C::TemplateName
+            | C::TrailingReturn
+            | C::TypeParameter
+            | C::VirtualSpecifier => {}
+        }
+        Next::Into
+    }
+
+    fn finish(&self, walk: &mut Walk<'_, C>) {
+        declare::settle(walk);
+    }
+}
