@@ -46,9 +46,7 @@ fn two_far_names_are_two_faults_each() {
     assert_eq!(
         paired("a, first, second", &["a", "wholly", "different"]),
         [
-            "param.missing [first]",
-            "param.missing [second]",
-            "param.unknown [wholly]",
+            "param.missing [first]", "param.missing [second]", "param.unknown [wholly]",
             "param.unknown [different]"
         ]
     );

@@ -34,13 +34,7 @@ fn found(root: &Path, selection: &Selection) -> (Vec<String>, Left) {
 fn files_are_sorted_and_left_out_ones_counted() {
     let dir = tempfile::tempdir().unwrap();
     for path in [
-        "b/B.java",
-        "a/x.py",
-        "a/y.PY",
-        "node_modules/z.py",
-        "third_party/q/w.cs",
-        "A.Designer.cs",
-        "n.txt",
+        "b/B.java", "a/x.py", "a/y.PY", "node_modules/z.py", "third_party/q/w.cs", "A.Designer.cs", "n.txt",
         ".hidden/h.py",
     ] {
         put(dir.path(), path, "");

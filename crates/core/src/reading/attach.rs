@@ -236,33 +236,13 @@ pub(super) fn reads_as_documentation(text: &str) -> bool {
         .collect();
     let lower = text.to_ascii_lowercase();
     let reminder = [
-        "todo",
-        "fixme",
-        "xxx",
-        "hack",
-        "bug:",
-        "nolint",
-        "noqa",
-        "pylint",
-        "type:",
-        "nosonar",
+        "todo", "fixme", "xxx", "hack", "bug:", "nolint", "noqa", "pylint", "type:", "nosonar",
         "noinspection",
     ];
     let licence = ["copyright", "license", "licence", "spdx", "(c)", "all rights reserved"];
     let directive = [
-        "@ts-",
-        "eslint",
-        "clang-format",
-        "checkstyle",
-        "resharper",
-        "region",
-        "pragma",
-        "fmt:",
-        "isort:",
-        "vinequill:",
-        "lint:",
-        "disable:next",
-        "://",
+        "@ts-", "eslint", "clang-format", "checkstyle", "resharper", "region", "pragma", "fmt:", "isort:",
+        "vinequill:", "lint:", "disable:next", "://",
     ];
     let code_line = |line: &str| {
         let line = line.trim_matches(|c: char| c.is_whitespace() || matches!(c, '/' | '*' | '#'));

@@ -271,7 +271,7 @@ impl<G: Grammar> Reader for GrammarReader<G> {
             let all = Span::of(0, source.text().len());
             return Outline { unparsed: vec![all], ..Outline::default() };
         };
-        let mut outline = walk::walk(self.0, source, &tree, given.into_calls());
+        let mut outline = walk::walk(self.0, source, &tree, given);
         attach::attach(&mut outline, source, self.0.serves());
         outline
     }

@@ -68,6 +68,15 @@ impl<'s> Given<'s> {
         &self.text
     }
 
+    /// Returns the text where it differs from the source's.
+    #[must_use]
+    pub fn masked(&self) -> Option<&str> {
+        match &self.text {
+            Cow::Owned(text) => Some(text),
+            Cow::Borrowed(_) => None,
+        }
+    }
+
     /// Returns the ranges to be read; none means all.
     #[must_use]
     pub fn ranges(&self) -> &[Range] {

@@ -5,7 +5,7 @@ use smol_str::{SmolStr, format_smolstr};
 use tree_sitter::{Node, Tree};
 
 use super::flow::{self, Flow};
-use super::{Action, Grammar, Next, Raised, Table, Token, comments};
+use super::{Action, Given, Grammar, Next, Raised, Table, Token, comments};
 use crate::model::{
     Answer, Body, Carrier, CommentId, DeclId, Declaration, Doc, Excuse, Kind, Misplaced, Name, Origin,
     Outline, RawComment, Surface, Thrown,
@@ -43,6 +43,8 @@ pub struct Walk<'t, N: 'static> {
     pub notes: Vec<(u32, Option<DeclId>, SmolStr)>,
     /// The file is a module: what it does not give out is its own.
     pub is_module: bool,
+    /// The text that the grammar was given, where it differs from the source's.
+    given: Option<&'t str>,
     table: &'static Table<N>,
     scopes: Vec<(u32, Scope)>,
     depth: u32,
@@ -125,6 +127,7 @@ impl<'t, N: Copy> Walk<'t, N> {
     #[must_use]
     pub fn start(&self, kind: Kind, name: Node<'_>, node: Node<'_>, body: Option<Node<'_>>) -> Declaration {
         let mut declaration = Declaration::new(kind, Name::new(self.text(name)), span(name), span(node));
+        declaration.span.start = self.behind_masked(declaration.span.start);
         declaration.unasked = self.in_code();
         if self.is_test == Some(true) {
             declaration.excuses.push(Excuse::Tests);
@@ -134,6 +137,31 @@ impl<'t, N: Copy> Walk<'t, N> {
             declaration.body = Body::Present;
         }
         declaration
+    }
+
+    /// Returns where a declaration begins whose first words the grammar was not given: an attribute in front
+    /// belongs to it, a preprocessor line does not.
+    fn behind_masked(&self, start: u32) -> u32 {
+        let Some(given) = self.given.and_then(|given| given.get(..start as usize)) else { return start };
+        let before = given.trim_end().len();
+        let gap = &self.source.text()[before..start as usize];
+        if gap.trim().is_empty() {
+            return start;
+        }
+        let mut at = before;
+        let mut first = None;
+        let mut continued = false;
+        for line in gap.split_inclusive('\n') {
+            let bare = line.trim();
+            if continued || bare.starts_with('#') {
+                continued = bare.ends_with('\\');
+                first = None;
+            } else if first.is_none() && !bare.is_empty() {
+                first = Some(at + (line.len() - line.trim_start().len()));
+            }
+            at += line.len();
+        }
+        first.map_or(start, narrow)
     }
 
     /// Adds a declaration and opens it for what is inside the current node.
@@ -374,7 +402,9 @@ impl<'t, N: Copy> Walk<'t, N> {
 }
 
 /// Walks a tree and returns what it declares; comments are not attached yet.
-pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree, left_out: Vec<u32>) -> Outline {
+pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree, given: Given<'_>) -> Outline {
+    let text = given.masked().map(str::to_owned);
+    let left_out = given.into_calls();
     let mut walk = Walk {
         source,
         outline: Outline::default(),
@@ -383,6 +413,7 @@ pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree, left_o
         pending: Vec::new(),
         notes: Vec::new(),
         is_module: false,
+        given: text.as_deref(),
         table: grammar.table(),
         scopes: Vec::new(),
         depth: 0,

@@ -96,8 +96,10 @@ fn parts<'t>(walk: &Walk<'t, C>, name: Node<'t>) -> (Node<'t>, Vec<SmolStr>) {
 fn spelt(walk: &Walk<'_, C>, name: Node<'_>) -> Name {
     let text = match walk.kind(name) {
         Some(C::OperatorCast) => {
-            let text = walk.text(name);
-            text.split('(').next().unwrap_or(text).trim()
+            let text = walk.text(name).split('(').next().unwrap_or_default().trim();
+            let ty = text.strip_prefix("operator").unwrap_or(text).split('<').next().unwrap_or_default();
+            let ty = ty.rsplit("::").next().unwrap_or_default().trim();
+            return Name::new(&format!("operator {ty}"));
         }
         Some(C::TemplateName) => walk.text(name).split('<').next().unwrap_or_default().trim(),
         _ => walk.text(name),

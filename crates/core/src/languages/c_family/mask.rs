@@ -72,94 +72,25 @@ struct Pass<'s> {
 
 /// Words with parentheses that say nothing of the signature.
 const ATTRIBUTES: &[&str] = &[
-    "__attribute__",
-    "__attribute",
-    "__declspec",
-    "__asm__",
-    "__asm",
-    "asm",
-    "_Alignas",
-    "__nonnull",
-    "__pragma",
-    "_Pragma",
+    "__attribute__", "__attribute", "__declspec", "__asm__", "__asm", "asm", "_Alignas", "__nonnull",
+    "__pragma", "_Pragma",
 ];
 
 /// Words that say nothing of the signature.
 const NOISE: &[&str] = &[
-    "__extension__",
-    "__restrict",
-    "__restrict__",
-    "restrict",
-    "__inline",
-    "__inline__",
-    "__forceinline",
-    "__cdecl",
-    "__stdcall",
-    "__fastcall",
-    "__thiscall",
-    "__vectorcall",
-    "__clrcall",
-    "_cdecl",
-    "_stdcall",
-    "_Noreturn",
-    "__noreturn",
-    "__volatile__",
-    "__const",
-    "__far",
-    "__near",
-    "__huge",
-    "__always_inline",
-    "__noinline",
-    "__user",
-    "__iomem",
-    "__init",
-    "__exit",
-    "__must_check",
-    "__pure",
-    "__maybe_unused",
-    "__unused",
-    "__weak",
-    "__packed",
-    "__deprecated",
-    "noinline",
-    "__capability",
-    "__ptr64",
-    "__unaligned",
-    "_Thread_local",
-    "__thread",
-    "__signed__",
-    "__complex__",
+    "__extension__", "__restrict", "__restrict__", "restrict", "__inline", "__inline__", "__forceinline",
+    "__cdecl", "__stdcall", "__fastcall", "__thiscall", "__vectorcall", "__clrcall", "_cdecl", "_stdcall",
+    "_Noreturn", "__noreturn", "__volatile__", "__const", "__far", "__near", "__huge", "__always_inline",
+    "__noinline", "__user", "__iomem", "__init", "__exit", "__must_check", "__pure", "__maybe_unused",
+    "__unused", "__weak", "__packed", "__deprecated", "noinline", "__capability", "__ptr64", "__unaligned",
+    "_Thread_local", "__thread", "__signed__", "__complex__",
 ];
 
 /// Words that are neither type nor name.
 const QUALIFIERS: &[&str] = &[
-    "const",
-    "volatile",
-    "static",
-    "extern",
-    "inline",
-    "virtual",
-    "explicit",
-    "constexpr",
-    "consteval",
-    "constinit",
-    "friend",
-    "typedef",
-    "register",
-    "typename",
-    "mutable",
-    "thread_local",
-    "struct",
-    "class",
-    "union",
-    "enum",
-    "export",
-    "public",
-    "private",
-    "protected",
-    "using",
-    "namespace",
-    "final",
+    "const", "volatile", "static", "extern", "inline", "virtual", "explicit", "constexpr", "consteval",
+    "constinit", "friend", "typedef", "register", "typename", "mutable", "thread_local", "struct", "class",
+    "union", "enum", "export", "public", "private", "protected", "using", "namespace", "final",
 ];
 
 /// Words that are types by themselves.
@@ -174,122 +105,22 @@ const NO_NAMES: &[&str] =
 
 /// Types of well-known libraries that are written in capitals.
 const CAPITAL_TYPES: &[&str] = &[
-    "FILE",
-    "DIR",
-    "BOOL",
-    "BYTE",
-    "WORD",
-    "DWORD",
-    "LONG",
-    "ULONG",
-    "INT",
-    "UINT",
-    "CHAR",
-    "UCHAR",
-    "SHORT",
-    "USHORT",
-    "VOID",
-    "HANDLE",
-    "HMODULE",
-    "HINSTANCE",
-    "HWND",
-    "HRESULT",
-    "LRESULT",
-    "LPVOID",
-    "LPSTR",
-    "LPCSTR",
-    "LPWSTR",
-    "LPCWSTR",
-    "PVOID",
-    "SIZE_T",
-    "SSIZE_T",
-    "SOCKET",
-    "GUID",
-    "TCHAR",
-    "WCHAR",
-    "FLOAT",
-    "DOUBLE",
-    "BIGNUM",
-    "EVP_MD",
-    "SSL",
-    "SSL_CTX",
-    "RSA",
-    "X509",
-    "BIO",
-    "ENGINE",
-    "ASN1_OBJECT",
-    "UINT32",
-    "INT32",
-    "UINT64",
-    "INT64",
-    "UINT8",
-    "INT8",
-    "UINT16",
-    "INT16",
-    "CURL",
-    "CURLM",
-    "CURLSH",
-    "XML_Parser",
+    "FILE", "DIR", "BOOL", "BYTE", "WORD", "DWORD", "LONG", "ULONG", "INT", "UINT", "CHAR", "UCHAR", "SHORT",
+    "USHORT", "VOID", "HANDLE", "HMODULE", "HINSTANCE", "HWND", "HRESULT", "LRESULT", "LPVOID", "LPSTR",
+    "LPCSTR", "LPWSTR", "LPCWSTR", "PVOID", "SIZE_T", "SSIZE_T", "SOCKET", "GUID", "TCHAR", "WCHAR", "FLOAT",
+    "DOUBLE", "BIGNUM", "EVP_MD", "SSL", "SSL_CTX", "RSA", "X509", "BIO", "ENGINE", "ASN1_OBJECT", "UINT32",
+    "INT32", "UINT64", "INT64", "UINT8", "INT8", "UINT16", "INT16", "CURL", "CURLM", "CURLSH", "XML_Parser",
     "MYSQL",
 ];
 
 /// Parts of names that macros have and types do not.
 const MACRO_PARTS: &[&str] = &[
-    "EXPORT",
-    "IMPORT",
-    "EXTERN",
-    "API",
-    "DECL",
-    "CALL",
-    "INLINE",
-    "ATTR",
-    "UNUSED",
-    "DEPRECATED",
-    "NODISCARD",
-    "NORETURN",
-    "CONSTEXPR",
-    "NOEXCEPT",
-    "INTERNAL",
-    "PUBLIC",
-    "PRIVATE",
-    "STATIC",
-    "VISIB",
-    "LOCAL",
-    "FORCE",
-    "ALWAYS",
-    "STDCALL",
-    "CDECL",
-    "WARN",
-    "NONNULL",
-    "CHECK",
-    "GUARD",
-    "BEGIN",
-    "END",
-    "FUNC",
-    "HIDDEN",
-    "DLL",
-    "PURE",
-    "COLD",
-    "HOT",
-    "CONST",
-    "THROW",
-    "RESTRICT",
-    "ALIGN",
-    "PACK",
-    "WINAPI",
-    "CALLBACK",
-    "FAR",
-    "MUST_",
-    "OVERRIDE",
-    "FINAL",
-    "VIRTUAL",
-    "EXPLICIT",
-    "LIKELY",
-    "NAMESPACE",
-    "OPTIONAL_",
-    "MALLOC",
-    "FORMAT",
-    "PRINTF",
+    "EXPORT", "IMPORT", "EXTERN", "API", "DECL", "CALL", "INLINE", "ATTR", "UNUSED", "DEPRECATED",
+    "NODISCARD", "NORETURN", "CONSTEXPR", "NOEXCEPT", "INTERNAL", "PUBLIC", "PRIVATE", "STATIC", "VISIB",
+    "LOCAL", "FORCE", "ALWAYS", "STDCALL", "CDECL", "WARN", "NONNULL", "CHECK", "GUARD", "BEGIN", "END",
+    "FUNC", "HIDDEN", "DLL", "PURE", "COLD", "HOT", "CONST", "THROW", "RESTRICT", "ALIGN", "PACK", "WINAPI",
+    "CALLBACK", "FAR", "MUST_", "OVERRIDE", "FINAL", "VIRTUAL", "EXPLICIT", "LIKELY", "NAMESPACE",
+    "OPTIONAL_", "MALLOC", "FORMAT", "PRINTF",
 ];
 
 fn is_capital(word: &str) -> bool {
@@ -422,7 +253,16 @@ impl<'s> Pass<'s> {
         let word =
             line[1..].trim_start().split(|c: char| !c.is_ascii_alphabetic()).next().unwrap_or_default();
         let transparent = self.scopes.iter().all(|scope| *scope == Around::Space);
-        if !(word == "define" && transparent && self.head.is_empty()) {
+        if word == "define" && transparent && self.head.is_empty() {
+            // What the macro stands for need not be read.
+            let start = self.code[at].start;
+            let body = start + signature_end(line)..self.code[at].end;
+            self.blank(body.clone());
+            // Without any value the grammar takes the next line for one.
+            if body.len() > 1 {
+                self.out[body.start + 1] = b'0';
+            }
+        } else {
             self.blank_lexeme(at);
         }
         match word {
@@ -570,9 +410,18 @@ impl<'s> Pass<'s> {
                 };
                 self.head.push(at);
                 self.head.push(close);
+                self.leave_out(at, close);
                 close + 1
             }
             Opened::Body => self.body(at, &head),
+        }
+    }
+
+    /// Leaves out what stands between two braces.
+    fn leave_out(&mut self, open: usize, close: usize) {
+        let inner = self.code[open].end..self.code[close].start;
+        if !inner.is_empty() {
+            self.bodies.push(inner);
         }
     }
 
@@ -591,24 +440,24 @@ impl<'s> Pass<'s> {
         if in_list {
             self.head.push(at);
             self.head.push(close);
+            self.leave_out(at, close);
             return close + 1;
         }
         let head = std::mem::take(&mut self.head);
         let lost = self.mask_head(&head, None);
-        let inner = self.code[at].end..self.code[close].start;
         let words = || self.code[at + 1..close].iter().filter(|lexeme| lexeme.sort == Sort::Word);
         let throws = self.bodies_with_throw && words().any(|lexeme| &self.text[lexeme.range()] == "throw");
         if lost {
             self.blank_lexeme(at);
             self.blank_lexeme(close);
         }
-        if !throws && !inner.is_empty() {
+        if !throws {
             let called = self.code[at + 1..close].iter().any(|lexeme| lexeme.is(b'('));
             if called {
                 self.calls.push(narrow(self.code[at].start));
             }
-            self.bodies.push(inner);
-        } else if throws {
+            self.leave_out(at, close);
+        } else {
             self.mask_body(at + 1, close);
         }
         self.tail = false;
@@ -732,24 +581,30 @@ impl<'s> Pass<'s> {
         }
     }
 
-    /// Blanks macros between an enumerator's name and its value.
+    /// Blanks what stands behind the names of enumerators: macros and values.
     fn mask_enumerators(&mut self, head: &[usize]) {
-        let items = self.items(head);
         let mut named = false;
-        let mut valued = false;
-        for (number, item) in items.iter().enumerate() {
-            match *item {
-                Item::Sign(b',', _) => (named, valued) = (false, false),
-                Item::Sign(b'=', _) => valued = true,
-                Item::Word(at) if named && !valued => {
-                    self.blank_lexeme(at);
-                    if let Some(&Item::Group(from, upto)) = items.get(number + 1) {
-                        self.blank_lexemes(from, upto);
-                    }
+        let mut depth = 0_i32;
+        for (number, &at) in head.iter().enumerate() {
+            match self.code[at].sort {
+                Sort::Sign(b',') if depth == 0 => {
+                    named = false;
+                    continue;
                 }
-                Item::Word(_) => named = true,
-                Item::Group(from, upto) if named && !valued => self.blank_lexemes(from, upto),
-                Item::Sign(..) | Item::Group(..) | Item::Other(_) => {}
+                Sort::Sign(b'(' | b'[') => depth += 1,
+                Sort::Sign(b')' | b']') => depth -= 1,
+                Sort::Sign(b'<')
+                    if number > 0
+                        && self.code[head[number - 1]].sort == Sort::Word
+                        && head.get(number + 1).is_some_and(|&next| !self.code[next].is(b'<')) =>
+                {
+                    depth += i32::from(head[number..].iter().any(|&later| self.code[later].is(b'>')));
+                }
+                Sort::Sign(b'>') if depth > 0 => depth -= 1,
+                _ => {}
+            }
+            if std::mem::replace(&mut named, true) {
+                self.blank_lexeme(at);
             }
         }
     }
@@ -853,6 +708,15 @@ impl<'s> Pass<'s> {
             self.mask_tail(items);
             return false;
         }
+        if self.is_instantiation(&all) {
+            for &at in head {
+                self.blank_lexeme(at);
+            }
+            if let Some(semicolon) = semicolon {
+                self.blank_lexeme(semicolon);
+            }
+            return false;
+        }
         if let Some(keyword) = items.iter().position(|item| {
             matches!(item, Item::Word(at) if matches!(self.word(*at), "namespace" | "using" | "static_assert" | "_Static_assert"))
         }) {
@@ -874,8 +738,25 @@ impl<'s> Pass<'s> {
         false
     }
 
+    /// `extern template …`, `template …` without parameters, and lines of modules declare nothing new.
+    fn is_instantiation(&self, items: &[Item]) -> bool {
+        let word = |number: usize| match items.get(number) {
+            Some(Item::Word(at)) => self.word(*at),
+            _ => "",
+        };
+        match word(0) {
+            "extern" => word(1) == "template",
+            "template" => !matches!(items.get(1), Some(Item::Sign(b'<', _))),
+            "export" => matches!(word(1), "module" | "import"),
+            "module" | "import" => {
+                self.is_cpp && items.len() > 1 && matches!(items[1], Item::Word(_)) && items.len() == 2
+            }
+            _ => false,
+        }
+    }
+
     /// Skips `template <…>` and `requires …` in front of a head.
-    fn behind_template<'i>(&self, items: &'i [Item]) -> &'i [Item] {
+    fn behind_template<'i>(&mut self, items: &'i [Item]) -> &'i [Item] {
         let mut rest = items;
         while let [Item::Word(at), Item::Sign(b'<', _), ..] = rest
             && self.word(*at) == "template"
@@ -893,9 +774,33 @@ impl<'s> Pass<'s> {
                 _ => false,
             });
             let Some(close) = close else { return rest };
+            self.mask_nameless_defaults(&rest[2..close]);
             rest = &rest[close + 1..];
         }
         rest
+    }
+
+    /// Blanks the defaults of template parameters that have no name.
+    fn mask_nameless_defaults(&mut self, items: &[Item]) {
+        let mut depth = 0_i32;
+        let mut blanking = false;
+        for (number, item) in items.iter().enumerate() {
+            match *item {
+                Item::Sign(b'<', _) => depth += 1,
+                Item::Sign(b'>', _) => depth -= 1,
+                Item::Sign(b',', _) if depth == 0 => blanking = false,
+                Item::Sign(b'=', _) if depth == 0 => {
+                    blanking |= number > 0 && matches!(items[number - 1], Item::Sign(b'>' | b'*' | b'&', _));
+                }
+                _ => {}
+            }
+            if blanking {
+                match *item {
+                    Item::Word(at) | Item::Sign(_, at) | Item::Other(at) => self.blank_lexeme(at),
+                    Item::Group(from, upto) => self.blank_lexemes(from, upto),
+                }
+            }
+        }
     }
 
     /// Behind the members of a type stand names, and attributes that are blanked.
@@ -951,8 +856,10 @@ impl<'s> Pass<'s> {
                 if doubled {
                     return number + 2;
                 }
-                // Bit fields, and initialisers of a constructor.
-                head.stopped = true;
+                // Behind the colon stand the bits of a field, or the initialisers of a constructor.
+                head.stopped = head.listed;
+                head.is_field = !head.listed;
+                head.named = true;
                 number + 1
             }
             Item::Sign(b',', _) => {
@@ -982,6 +889,8 @@ impl<'s> Pass<'s> {
             // The name goes on up to the parameters.
             head.named = true;
             head.last = Some(number);
+            head.converts = matches!(items.get(number + 1), Some(Item::Word(at))
+                if !matches!(self.word(*at), "new" | "delete" | "co_await"));
             let mut next = number + 1;
             while next < items.len()
                 && !matches!(items[next], Item::Group(from, _) if self.code[from].is(b'('))
@@ -996,8 +905,13 @@ impl<'s> Pass<'s> {
         if is_capital(word) {
             return self.take_capital(items, (number, at), group, head);
         }
-        let next_qualifies = matches!(items.get(number + 1), Some(Item::Sign(b':', _)))
-            && matches!(items.get(number + 2), Some(Item::Sign(b':', _)));
+        // Type arguments may stand between a name and what it qualifies.
+        let behind = match items.get(number + 1) {
+            Some(Item::Sign(b'<', _)) => skip_angles(items, number + 1),
+            _ => number + 1,
+        };
+        let next_qualifies = matches!(items.get(behind), Some(Item::Sign(b':', _)))
+            && matches!(items.get(behind + 1), Some(Item::Sign(b':', _)));
         if head.named {
             return number + 1;
         }
@@ -1021,8 +935,29 @@ impl<'s> Pass<'s> {
             head.types += usize::from(matches!(word, "decltype" | "typeof" | "__typeof__"));
             return number + 2;
         }
-        if !next_qualifies && !QUALIFIERS.contains(&word) {
+        if matches!(word, "struct" | "class" | "union" | "enum") {
             head.types += 1;
+            head.ordinary.clear();
+        } else if TYPES.contains(&word) || word == "const" {
+            // No type stands before another: what does is a macro.
+            let is_type = word != "const";
+            if is_type
+                || items[number + 1..]
+                    .iter()
+                    .any(|item| matches!(item, Item::Word(at) if TYPES.contains(&self.word(*at))))
+            {
+                for macro_word in std::mem::take(&mut head.ordinary) {
+                    self.blank_lexeme(macro_word);
+                    head.types -= 1;
+                }
+            }
+            if is_type {
+                head.types += 1;
+                head.last = Some(number);
+            }
+        } else if !next_qualifies && !QUALIFIERS.contains(&word) {
+            head.types += 1;
+            head.ordinary.push(at);
             head.last = Some(number);
         }
         number + 1
@@ -1079,7 +1014,25 @@ impl<'s> Pass<'s> {
             head.listed = true;
             return number + 2;
         }
+        let behind_name = head.types > 1
+            && number > 0
+            && (matches!(items[number - 1], Item::Word(before) if !TYPES.contains(&self.word(before)) && !QUALIFIERS.contains(&self.word(before)))
+                || matches!(items[number - 1], Item::Group(open, _) if self.code[open].is(b'[')));
+        if behind_name {
+            self.blank_lexeme(at);
+            self.blank_lexemes(from, upto);
+            return number + 2;
+        }
         match items.get(number + 2) {
+            Some(&Item::Group(open, close)) if self.code[open].is(b'(') && self.code[from].is(b'(') => {
+                // `int CALLBACK(name)(parameters)`
+                self.blank_lexeme(at);
+                self.mask_inner(from, upto);
+                self.mask_parameters(open, close);
+                head.named = true;
+                head.listed = true;
+                return number + 3;
+            }
             None if !specified => {
                 self.blank_lexeme(at);
                 self.blank_lexemes(from, upto);
@@ -1092,14 +1045,16 @@ impl<'s> Pass<'s> {
                     && !QUALIFIERS.contains(&self.word(*next))
                     && !TYPES.contains(&self.word(*next))
                     && self.is_type_text(from + 1, upto);
-                self.blank_lexeme(at);
                 if wraps_type {
+                    self.blank_lexeme(at);
                     // `EXTERN(type) name(…)`
                     self.blank_lexeme(from);
                     self.blank_lexeme(upto);
                     head.types += 1;
                 } else {
+                    // Should no type be left, this must stand for it.
                     self.blank_lexemes(from, upto);
+                    head.capitals.push(at);
                 }
             }
             Some(Item::Sign(b'*' | b'&', _)) if !specified => {
@@ -1162,7 +1117,13 @@ impl<'s> Pass<'s> {
         let mut angle = 0_i32;
         for (number, item) in items.iter().enumerate() {
             match *item {
-                Item::Sign(b'=', _) => break,
+                Item::Sign(b'=', at) => {
+                    // The grammar reads no default of a parameter without a name.
+                    if number > 0 && matches!(items[number - 1], Item::Sign(b'*' | b'&' | b'>', _)) {
+                        self.blank_lexemes(at, upto - 1);
+                    }
+                    break;
+                }
                 Item::Sign(b'<', _) => angle += 1,
                 Item::Sign(b'>', _) => angle -= 1,
                 _ if angle > 0 => {}
@@ -1205,7 +1166,16 @@ impl<'s> Pass<'s> {
     fn mask_specifiers(&mut self, head: &Head) {
         let mut capitals = head.capitals.clone();
         let mut types = head.types;
-        if !head.listed && !head.named && !head.ends_with_sign {
+        // Of several words only the last can be the type, and one more the name.
+        let spare = head.ordinary.len().saturating_sub(if (head.listed || head.named) && !head.is_field {
+            1
+        } else {
+            2
+        });
+        for &at in &head.ordinary[..spare] {
+            self.blank_lexeme(at);
+        }
+        if !head.listed && (!head.named || head.is_field) && !head.ends_with_sign {
             // The last word is the name of what is declared.
             let name_is_capital = capitals.last().is_some_and(|&capital| head.last_is(self, capital));
             if name_is_capital {
@@ -1218,8 +1188,9 @@ impl<'s> Pass<'s> {
             }
         }
         let constructs = self.is_cpp
-            && head.listed
-            && matches!(self.scopes.last(), Some(Around::Members(name)) if *name == head.name && !name.is_empty());
+            && (head.converts
+                || head.listed
+                    && matches!(self.scopes.last(), Some(Around::Members(name)) if *name == head.name && !name.is_empty()));
         if types == 0 && !constructs {
             // One must be the type: one that does not look like a macro, or else the last.
             let keep = capitals
@@ -1240,6 +1211,10 @@ impl<'s> Pass<'s> {
 #[derive(Default)]
 struct Head {
     types: usize,
+    /// Words that are neither keywords nor capitals, before the name.
+    ordinary: Vec<usize>,
+    /// A conversion operator, which has no type before it.
+    converts: bool,
     /// Words in capitals: macros, or types, or the name.
     capitals: Vec<usize>,
     /// The name of what is declared has been seen, so that what follows are attributes.
@@ -1252,6 +1227,8 @@ struct Head {
     stopped: bool,
     whole_macro: bool,
     is_parameter: bool,
+    /// A field with a number of bits.
+    is_field: bool,
     ends_with_sign: bool,
 }
 
@@ -1267,6 +1244,19 @@ impl Head {
         let next = rest.into_iter().find(|lexeme| !matches!(lexeme.sort, Sort::Directive));
         next.is_none_or(|next| next.sort != Sort::Word)
             && !next.is_some_and(|next| next.is(b'*') || next.is(b'&') || next.is(b'('))
+    }
+}
+
+/// Returns where name and parameters of a `#define` end.
+fn signature_end(line: &str) -> usize {
+    let word = line.find("define").map_or(0, |at| at + "define".len());
+    let name = word + line[word..].find(|c: char| !c.is_whitespace()).unwrap_or(0);
+    let end =
+        line[name..].find(|c: char| !(c.is_alphanumeric() || c == '_')).map_or(line.len(), |at| name + at);
+    if line[end..].starts_with('(') {
+        line[end..].find(')').map_or(line.len(), |at| end + at + 1)
+    } else {
+        end
     }
 }
 
@@ -1347,7 +1337,7 @@ mod tests {
             ("BEGIN_DECLS\nint f(void);\nEND_DECLS", "int f(void);"),
             ("VAT_TEST(a, b) { if (x) { y(); } }\nint f(void);", "int f(void);"),
             ("int f(int a) { g(); }", "int f(int a) {}"),
-            ("Vat::Vat() : a{1}, b(2) { g(); }", "Vat::Vat() : a{1}, b(2) {}"),
+            ("Vat::Vat() : a{1}, b(2) { g(); }", "Vat::Vat() : a{}, b(2) {}"),
             ("typedef int (CALLBACK *cb)(int a);", "typedef int ( *cb)(int a);"),
             ("enum vat { ONE API = 1, TWO };", "enum vat { ONE = 1, TWO };"),
             ("typedef struct { int a; } PACKED vat_t;", "typedef struct { int a; } vat_t;"),
@@ -1367,5 +1357,21 @@ mod tests {
             given("#ifdef A\nint f(int a);\n#else\nint f(int b);\n#endif\n"),
             "int f(int a); int f(int b);"
         );
+    }
+}
+#[cfg(test)]
+mod dbg {
+    #[test]
+    fn show() {
+        if let Ok(p) = std::env::var("VQM") {
+            let t = String::from_utf8_lossy(&std::fs::read(&p).unwrap()).into_owned();
+            let g = super::mask(&t, !p.ends_with(".c") && !p.ends_with("x.h"), true);
+            let parts: Vec<&str> = if g.ranges().is_empty() {
+                vec![g.text()]
+            } else {
+                g.ranges().iter().map(|r| &g.text()[r.start_byte..r.end_byte]).collect()
+            };
+            println!("{}", parts.concat());
+        }
     }
 }

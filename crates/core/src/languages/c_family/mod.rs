@@ -122,20 +122,8 @@ fn guarded(text: &str) -> bool {
 
 /// Commands of comments that document something else than what stands below them.
 const FREE: &[&str] = &[
-    "file",
-    "defgroup",
-    "addtogroup",
-    "weakgroup",
-    "page",
-    "subpage",
-    "mainpage",
-    "dir",
-    "example",
-    "name",
-    "section",
-    "namespace",
-    "{",
-    "}",
+    "file", "defgroup", "addtogroup", "weakgroup", "page", "subpage", "mainpage", "dir", "example", "name",
+    "section", "namespace", "{", "}",
 ];
 
 /// Tells whether a comment opens with a command that documents something else.

@@ -12,15 +12,7 @@ use crate::text::Span;
 
 /// Attributes that mark a method as a test.
 const TEST_ATTRIBUTES: &[&str] = &[
-    "Test",
-    "TestCase",
-    "Fact",
-    "Theory",
-    "TestMethod",
-    "SetUp",
-    "TearDown",
-    "TestInitialize",
-    "TestCleanup",
+    "Test", "TestCase", "Fact", "Theory", "TestMethod", "SetUp", "TearDown", "TestInitialize", "TestCleanup",
 ];
 
 /// What modifiers and attributes of a declaration say.
@@ -51,18 +43,8 @@ impl Modifiers {
 }
 
 const WORDS: &[&str] = &[
-    "public",
-    "protected",
-    "internal",
-    "private",
-    "static",
-    "override",
-    "async",
-    "abstract",
-    "partial",
-    "extern",
-    "const",
-    "file",
+    "public", "protected", "internal", "private", "static", "override", "async", "abstract", "partial",
+    "extern", "const", "file",
 ];
 
 fn modifiers(walk: &Walk<'_, CSharp>, node: Node<'_>) -> Modifiers {

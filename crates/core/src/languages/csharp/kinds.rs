@@ -161,17 +161,6 @@ pub(super) const VALUE: &str = "value";
 
 /// All fields used.
 pub(super) const FIELDS: &[&str] = &[
-    ARGUMENTS,
-    ACCESSORS,
-    BODY,
-    CONDITION,
-    CONSEQUENCE,
-    EXPRESSION,
-    FUNCTION,
-    NAME,
-    OPERATOR,
-    PARAMETERS,
-    RETURNS,
-    TYPE,
-    VALUE,
+    ARGUMENTS, ACCESSORS, BODY, CONDITION, CONSEQUENCE, EXPRESSION, FUNCTION, NAME, OPERATOR, PARAMETERS,
+    RETURNS, TYPE, VALUE,
 ];

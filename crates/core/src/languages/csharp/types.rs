@@ -94,17 +94,9 @@ pub(super) static HIERARCHY: Hierarchy = Hierarchy::new(
 
 /// What any operation can raise.
 pub(super) const AMBIENT: &[&str] = &[
-    "NullReferenceException",
-    "IndexOutOfRangeException",
-    "InvalidCastException",
-    "ArithmeticException",
-    "DivideByZeroException",
-    "OverflowException",
-    "ArrayTypeMismatchException",
-    "OutOfMemoryException",
-    "StackOverflowException",
-    "SystemException",
-    "Exception",
+    "NullReferenceException", "IndexOutOfRangeException", "InvalidCastException", "ArithmeticException",
+    "DivideByZeroException", "OverflowException", "ArrayTypeMismatchException", "OutOfMemoryException",
+    "StackOverflowException", "SystemException", "Exception",
 ];
 
 /// Members that implement a well-known supertype; an empty supertype stands for every class.

@@ -23,15 +23,8 @@ struct Modifiers {
 
 /// Annotations that mark a method as a test.
 const TEST_ANNOTATIONS: &[&str] = &[
-    "Test",
-    "ParameterizedTest",
-    "RepeatedTest",
-    "BeforeEach",
-    "AfterEach",
-    "BeforeAll",
-    "AfterAll",
-    "Before",
-    "After",
+    "Test", "ParameterizedTest", "RepeatedTest", "BeforeEach", "AfterEach", "BeforeAll", "AfterAll",
+    "Before", "After",
 ];
 
 fn modifiers(walk: &Walk<'_, Java>, node: Node<'_>) -> Modifiers {

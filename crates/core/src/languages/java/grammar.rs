@@ -18,29 +18,11 @@ pub(in crate::languages) static GRAMMAR: JavaGrammar = JavaGrammar;
 
 static BRACES: Braces = Braces {
     facts: &[
-        "throw",
-        "/**",
-        "///",
-        "class ",
-        "interface ",
-        "enum ",
-        "record ",
-        "Objects.require",
-        "Objects.check",
-        "@Override",
+        "throw", "/**", "///", "class ", "interface ", "enum ", "record ", "Objects.require",
+        "Objects.check", "@Override",
     ],
     statements: &[
-        "if",
-        "for",
-        "while",
-        "switch",
-        "catch",
-        "try",
-        "synchronized",
-        "else",
-        "do",
-        "return",
-        "assert",
+        "if", "for", "while", "switch", "catch", "try", "synchronized", "else", "do", "return", "assert",
     ],
     finder: LazyLock::new(|| AhoCorasick::new(BRACES.facts).expect("plain words compile")),
 };

@@ -131,17 +131,6 @@ pub(super) const RESOURCES: &str = "resources";
 
 /// All fields used.
 pub(super) const FIELDS: &[&str] = &[
-    ARGUMENTS,
-    BODY,
-    CONDITION,
-    CONSEQUENCE,
-    CONSTRUCTOR,
-    DECLARATOR,
-    NAME,
-    OBJECT,
-    PARAMETERS,
-    TYPE,
-    TYPE_PARAMETERS,
-    VALUE,
-    RESOURCES,
+    ARGUMENTS, BODY, CONDITION, CONSEQUENCE, CONSTRUCTOR, DECLARATOR, NAME, OBJECT, PARAMETERS, TYPE,
+    TYPE_PARAMETERS, VALUE, RESOURCES,
 ];

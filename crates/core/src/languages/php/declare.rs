@@ -80,21 +80,8 @@ pub(super) fn anonymous_class<'t>(walk: &mut Walk<'t, Php>, node: Node<'t>) {
 
 /// Methods that the language itself calls.
 const MAGIC: &[&str] = &[
-    "__destruct",
-    "__call",
-    "__callStatic",
-    "__get",
-    "__set",
-    "__isset",
-    "__unset",
-    "__sleep",
-    "__wakeup",
-    "__serialize",
-    "__unserialize",
-    "__toString",
-    "__set_state",
-    "__clone",
-    "__debugInfo",
+    "__destruct", "__call", "__callStatic", "__get", "__set", "__isset", "__unset", "__sleep", "__wakeup",
+    "__serialize", "__unserialize", "__toString", "__set_state", "__clone", "__debugInfo",
 ];
 
 /// Declares a function or method.

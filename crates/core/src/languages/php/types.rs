@@ -41,15 +41,8 @@ pub(super) static HIERARCHY: Hierarchy = Hierarchy::new(
 
 /// What any operation can raise.
 pub(super) const AMBIENT: &[&str] = &[
-    "Throwable",
-    "Exception",
-    "Error",
-    "TypeError",
-    "ValueError",
-    "ArgumentCountError",
-    "ArithmeticError",
-    "DivisionByZeroError",
-    "UnhandledMatchError",
+    "Throwable", "Exception", "Error", "TypeError", "ValueError", "ArgumentCountError", "ArithmeticError",
+    "DivisionByZeroError", "UnhandledMatchError",
 ];
 
 /// Members that implement a well-known supertype.

@@ -19,19 +19,8 @@ pub(super) struct Decorators {
 
 /// What makes a class one of the `attrs` library, as it is imported.
 const ATTRS: [&str; 13] = [
-    "attr.s",
-    "attr.attrs",
-    "attr.dataclass",
-    "attr.define",
-    "attr.frozen",
-    "attr.mutable",
-    "attrs.define",
-    "attrs.frozen",
-    "attrs.mutable",
-    "attrs",
-    "define",
-    "frozen",
-    "mutable",
+    "attr.s", "attr.attrs", "attr.dataclass", "attr.define", "attr.frozen", "attr.mutable", "attrs.define",
+    "attrs.frozen", "attrs.mutable", "attrs", "define", "frozen", "mutable",
 ];
 
 impl Decorators {

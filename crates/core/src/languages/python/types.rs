@@ -92,33 +92,11 @@ pub(super) static HIERARCHY: Hierarchy = Hierarchy::new(
 
 /// What any operation can raise.
 pub(super) const AMBIENT: &[&str] = &[
-    "TypeError",
-    "ValueError",
-    "KeyError",
-    "IndexError",
-    "LookupError",
-    "AttributeError",
-    "NameError",
-    "ZeroDivisionError",
-    "ArithmeticError",
-    "OverflowError",
-    "FloatingPointError",
-    "MemoryError",
-    "RecursionError",
-    "RuntimeError",
-    "AssertionError",
-    "NotImplementedError",
-    "KeyboardInterrupt",
-    "StopIteration",
-    "Exception",
-    "BaseException",
-    "Warning",
-    "DeprecationWarning",
-    "FutureWarning",
-    "UserWarning",
-    "RuntimeWarning",
-    "ImportError",
-    "ModuleNotFoundError",
+    "TypeError", "ValueError", "KeyError", "IndexError", "LookupError", "AttributeError", "NameError",
+    "ZeroDivisionError", "ArithmeticError", "OverflowError", "FloatingPointError", "MemoryError",
+    "RecursionError", "RuntimeError", "AssertionError", "NotImplementedError", "KeyboardInterrupt",
+    "StopIteration", "Exception", "BaseException", "Warning", "DeprecationWarning", "FutureWarning",
+    "UserWarning", "RuntimeWarning", "ImportError", "ModuleNotFoundError",
 ];
 
 /// Built-in types as annotations and docstrings write them.

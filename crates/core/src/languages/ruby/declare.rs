@@ -136,12 +136,7 @@ pub(super) fn constant<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) {
 
 /// Words that change how far the methods that follow, or that they name, can be seen.
 const VISIBILITY: &[&str] = &[
-    "private",
-    "protected",
-    "public",
-    "module_function",
-    "private_class_method",
-    "public_class_method",
+    "private", "protected", "public", "module_function", "private_class_method", "public_class_method",
     "private_constant",
 ];
 
@@ -308,33 +303,9 @@ pub(super) fn rescue<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) {
 
 /// Methods of the core that call their block before they come back.
 const IMMEDIATE: &[&str] = &[
-    "all?",
-    "any?",
-    "collect",
-    "detect",
-    "downto",
-    "each",
-    "each_key",
-    "each_pair",
-    "each_value",
-    "each_with_index",
-    "each_with_object",
-    "fetch",
-    "find",
-    "flat_map",
-    "inject",
-    "loop",
-    "map",
-    "none?",
-    "reduce",
-    "reject",
-    "select",
-    "step",
-    "synchronize",
-    "tap",
-    "then",
-    "times",
-    "upto",
+    "all?", "any?", "collect", "detect", "downto", "each", "each_key", "each_pair", "each_value",
+    "each_with_index", "each_with_object", "fetch", "find", "flat_map", "inject", "loop", "map", "none?",
+    "reduce", "reject", "select", "step", "synchronize", "tap", "then", "times", "upto",
 ];
 
 /// Tells whether a block surely is called by the method it is given to.

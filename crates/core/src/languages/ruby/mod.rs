@@ -85,20 +85,8 @@ pub(in crate::languages) static GRAMMAR: RubyGrammar = RubyGrammar;
 
 /// Beginnings of lines that speak to the interpreter or to tools.
 const MAGIC: &[&str] = &[
-    "frozen_string_literal:",
-    "encoding:",
-    "coding:",
-    "-*-",
-    "warn_indent:",
-    "shareable_constant_value:",
-    "typed:",
-    "rubocop:",
-    "simplecov:",
-    "!/",
-    "steep:",
-    "sorbet:",
-    ":stopdoc:",
-    ":startdoc:",
+    "frozen_string_literal:", "encoding:", "coding:", "-*-", "warn_indent:", "shareable_constant_value:",
+    "typed:", "rubocop:", "simplecov:", "!/", "steep:", "sorbet:", ":stopdoc:", ":startdoc:",
 ];
 
 impl Grammar for RubyGrammar {

@@ -45,16 +45,8 @@ pub(super) static HIERARCHY: Hierarchy = Hierarchy::new(
 
 /// What any operation can raise.
 pub(super) const AMBIENT: &[&str] = &[
-    "Exception",
-    "StandardError",
-    "NoMethodError",
-    "NameError",
-    "TypeError",
-    "ArgumentError",
-    "ZeroDivisionError",
-    "RangeError",
-    "FrozenError",
-    "NoMemoryError",
+    "Exception", "StandardError", "NoMethodError", "NameError", "TypeError", "ArgumentError",
+    "ZeroDivisionError", "RangeError", "FrozenError", "NoMemoryError",
 ];
 
 /// Members that every object has, or that a well-known module brings.

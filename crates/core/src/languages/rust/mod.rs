@@ -90,20 +90,8 @@ pub(in crate::languages) static GRAMMAR: RustGrammar = RustGrammar;
 /// What a body must not hold to be passed over.
 static FACTS: LazyLock<AhoCorasick> = LazyLock::new(|| {
     let words = [
-        "panic!",
-        "assert",
-        "unwrap()",
-        "expect(",
-        "fn ",
-        "struct ",
-        "enum ",
-        "trait ",
-        "impl ",
-        "impl<",
-        "macro_rules!",
-        "///",
-        "/**",
-        "mod ",
+        "panic!", "assert", "unwrap()", "expect(", "fn ", "struct ", "enum ", "trait ", "impl ", "impl<",
+        "macro_rules!", "///", "/**", "mod ",
     ];
     AhoCorasick::new(words).expect("plain words compile")
 });

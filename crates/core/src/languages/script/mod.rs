@@ -100,16 +100,8 @@ impl Reader for ByEnding {
 
 /// Tags of comments that define something by themselves: a named type, a callback, a file.
 const FREE: &[&str] = &[
-    "typedef",
-    "callback",
-    "file",
-    "fileoverview",
-    "overview",
-    "module",
-    "packageDocumentation",
-    "external",
-    "event",
-    "namespace",
+    "typedef", "callback", "file", "fileoverview", "overview", "module", "packageDocumentation", "external",
+    "event", "namespace",
 ];
 
 impl Grammar for ScriptGrammar {
