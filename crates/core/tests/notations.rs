@@ -2,7 +2,7 @@
 
 use std::fmt::Write;
 
-use vinequill_core::model::DocComment;
+use vinequill_core::model::{Dialect, DocComment};
 use vinequill_core::notations::{self, Lines};
 use vinequill_core::text::{Source, Span};
 
@@ -16,7 +16,7 @@ fn told(notation: &str, text: &str) -> String {
         at += line.len() + 1;
     }
     let notation = notations::find(notation).expect("the notation is known");
-    let doc = (notation.read)(&Lines::new(&source, &spans), Span::of(0, text.len()));
+    let doc = (notation.read)(&Lines::new(&source, &spans, Dialect::Plain), Span::of(0, text.len()));
     show(&doc, &source)
 }
 

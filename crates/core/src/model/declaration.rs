@@ -280,6 +280,8 @@ pub struct Declaration {
     pub computed_comment: bool,
     /// Direct supertypes by simple name.
     pub supertypes: Vec<Name>,
+    /// For a type whose constructor is a member: what that takes, under the type's own type parameters.
+    pub constructor: Option<Box<Signature>>,
     /// For a type: where the parameters of its constructor are, of which its comment may speak.
     pub construction: Construction,
 }
@@ -308,6 +310,7 @@ impl Declaration {
             hidden: false,
             computed_comment: false,
             supertypes: Vec::new(),
+            constructor: None,
             construction: Construction::Unknown,
         }
     }

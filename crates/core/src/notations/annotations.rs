@@ -225,12 +225,7 @@ impl EntryLines for AnnotationLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
         let name = entry.name.as_deref().unwrap_or_default();
         let head = spelling(entry.kind, name, style.dialect);
-        let ty = entry.ty.as_deref().unwrap_or("any");
-        vec![match entry.kind {
-            EntryKind::Param if entry.optional => format!("{head}? {ty} {}", style.placeholder),
-            EntryKind::Param | EntryKind::Returns => format!("{head} {ty} {}", style.placeholder),
-            _ => format!("{head} {}", style.placeholder),
-        }]
+        vec![format!("{head} {}", style.placeholder)]
     }
 
     fn parted(&self) -> bool {
@@ -238,6 +233,6 @@ impl EntryLines for AnnotationLines {
     }
 
     fn types(&self, _dialect: Dialect) -> TypeCustom {
-        TypeCustom::Always
+        TypeCustom::Never
     }
 }

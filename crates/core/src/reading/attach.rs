@@ -173,8 +173,9 @@ fn is_trailing(source: &Source, comment: Span) -> bool {
 /// Tells whether only white space and preprocessor lines lie between two offsets.
 fn parts_nothing(source: &Source, from: u32, upto: u32) -> bool {
     source.slice(Span::new(from, upto.max(from))).lines().all(|line| {
-        let line = line.trim();
-        line.is_empty() || line.starts_with('#')
+        let directive = line.trim().strip_prefix('#').map(str::trim_start);
+        // A macro is a declaration of its own.
+        line.trim().is_empty() || directive.is_some_and(|directive| !directive.starts_with("define"))
     })
 }
 

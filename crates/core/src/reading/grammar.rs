@@ -111,6 +111,8 @@ pub struct Vocabulary<N: 'static> {
     pub grammar: fn() -> tree_sitter::Language,
     /// Every node kind used, with what the walk does at it.
     pub names: &'static [(&'static str, Action<N>)],
+    /// Node kinds beyond those, which a sister grammar lacks.
+    pub also: &'static [(&'static str, Action<N>)],
     /// Every field used.
     pub fields: &'static [&'static str],
     table: OnceLock<Table<N>>,
@@ -124,11 +126,21 @@ impl<N: Copy> Vocabulary<N> {
         names: &'static [(&'static str, Action<N>)],
         fields: &'static [&'static str],
     ) -> Self {
-        Self { grammar, names, fields, table: OnceLock::new() }
+        Self { grammar, names, also: &[], fields, table: OnceLock::new() }
+    }
+
+    /// Adds node kinds that a sister grammar, which has all the others, lacks.
+    #[must_use]
+    pub const fn with(mut self, also: &'static [(&'static str, Action<N>)]) -> Self {
+        self.also = also;
+        self
     }
 
     fn table(&self) -> &Table<N> {
-        self.table.get_or_init(|| Table::new((self.grammar)(), self.names, self.fields))
+        self.table.get_or_init(|| {
+            let names: Vec<_> = self.names.iter().chain(self.also).copied().collect();
+            Table::new((self.grammar)(), &names, self.fields)
+        })
     }
 }
 
@@ -146,7 +158,7 @@ macro_rules! kinds {
     ) => {
         /// A node kind as this language names it.
         #[derive(Clone, Copy, Debug, PartialEq, Eq)]
-        pub(in crate::languages) enum $name { $($kind),+ }
+        pub(crate) enum $name { $($kind),+ }
 
         /// Kinds and what the walk does at them.
         const NAMES: &[(&str, $crate::reading::Action<$name>)] = &[
@@ -160,7 +172,7 @@ macro_rules! kinds {
         const FIELDS: &[&str] = &[$($field),*];
 
         /// Kinds and fields of the grammar.
-        pub(in crate::languages) static VOCABULARY: $crate::reading::Vocabulary<$name> =
+        pub(crate) static VOCABULARY: $crate::reading::Vocabulary<$name> =
             $crate::reading::Vocabulary::new(|| $grammar.into(), NAMES, FIELDS);
     };
 }

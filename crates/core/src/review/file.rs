@@ -142,7 +142,9 @@ pub fn signature_of<'a>(file: &'a FileReading<'_>, declaration: &'a Declaration)
         return (own, !own.hidden);
     }
     match declaration.construction {
-        Construction::Member(id) => (&file.outline.declaration(id).signature, true),
+        Construction::Member(id) => {
+            (declaration.constructor.as_deref().unwrap_or(&file.outline.declaration(id).signature), true)
+        }
         Construction::Header | Construction::Fields => (own, true),
         Construction::Unknown => (own, false),
     }

@@ -4,7 +4,9 @@ use std::cell::OnceCell;
 use std::collections::HashMap;
 
 use crate::languages;
-use crate::model::{CommentId, DeclId, Dialect, DocComment, EntryKind, NotationId, Outline};
+use crate::model::{
+    CommentId, Construction, DeclId, Dialect, DocComment, EntryKind, NotationId, Outline, Signature,
+};
 use crate::notations::{self, Lines};
 use crate::reading::{Language, Parsers};
 use crate::rules::FileContext;
@@ -108,6 +110,16 @@ fn reconcile(
     source: &Source,
     dialect: Dialect,
 ) {
+    for at in 0..outline.declarations.len() {
+        let declaration = &outline.declarations[at];
+        if let Construction::Member(id) = declaration.construction
+            && !declaration.signature.type_parameters.is_empty()
+        {
+            let type_parameters = declaration.signature.type_parameters.clone();
+            let taken = outline.declaration(id).signature.clone();
+            outline.declarations[at].constructor = Some(Box::new(Signature { type_parameters, ..taken }));
+        }
+    }
     if !matches!(dialect, Dialect::Kotlin | Dialect::Ruby) {
         return;
     }

@@ -7,8 +7,8 @@ use tree_sitter::Node;
 
 use super::kinds::C;
 use crate::model::{
-    Answer, Body, ClosedSet, Construction, Declaration, Doc, Excuse, Kind, Name, ParamName, Parameter,
-    Returns, Signature, Surface, TypeParameter, Variadic,
+    Answer, Body, ClosedSet, Declaration, Doc, Excuse, Kind, Name, ParamName, Parameter, Returns, Signature,
+    Surface, TypeParameter, Variadic,
 };
 use crate::reading::{Scope, Walk};
 use crate::text::Span;
@@ -264,14 +264,6 @@ fn callable<'t>(walk: &mut Walk<'t, C>, node: Node<'t>, found: &Declared<'t>, bo
     if let Some(body) = body {
         walk.open_at(body, Scope::Declaration(id));
     }
-    if kind == Kind::Constructor
-        && let Some(owner) = walk.outline.declaration(id).owner
-    {
-        let construction = &mut walk.outline.declarations[owner.0 as usize].construction;
-        if *construction == Construction::Unknown {
-            *construction = Construction::Member(id);
-        }
-    }
 }
 
 /// Reads what stands around the signature: overriding, deprecation.
@@ -370,10 +362,9 @@ fn parameters<'t>(walk: &Walk<'t, C>, function: Node<'t>) -> Vec<Parameter> {
                 }
                 out.push(parameter(walk, child, ty, declarator));
             }
-            Some(C::Rest) => out.push(rest(walk.span(child))),
             // Names alone, as the oldest form has them.
             Some(C::Identifier) => out.push(Parameter::of(walk.text(child), walk.span(child))),
-            _ if child.kind() == "..." => out.push(rest(walk.span(child))),
+            _ if matches!(child.kind(), "..." | "variadic_parameter") => out.push(rest(walk.span(child))),
             _ => {}
         }
     }

@@ -1034,8 +1034,12 @@ impl<'s> Pass<'s> {
             if head.named {
                 self.blank_lexeme(at);
             } else {
-                let next_qualifies = matches!(items.get(number + 1), Some(Item::Sign(b':', _)))
-                    && matches!(items.get(number + 2), Some(Item::Sign(b':', _)));
+                let behind = match items.get(number + 1) {
+                    Some(Item::Sign(b'<', _)) => skip_angles(items, number + 1),
+                    _ => number + 1,
+                };
+                let next_qualifies = matches!(items.get(behind), Some(Item::Sign(b':', _)))
+                    && matches!(items.get(behind + 1), Some(Item::Sign(b':', _)));
                 if !next_qualifies {
                     head.capitals.push(at);
                     head.last = Some(number);

@@ -235,7 +235,6 @@ impl Grammar for FamilyGrammar {
             | C::Pointer
             | C::Qualified
             | C::Reference
-            | C::Rest
             | C::Statement
             | C::Storage
             | C::Template

@@ -284,9 +284,7 @@ pub(super) fn throws<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
 
 fn caught<'t>(walk: &Walk<'t, Scala>, case: Node<'t>) -> Vec<Name> {
     // A handler with a condition may let what it names pass.
-    if walk.field(case, "guard").is_some()
-        || case.children(&mut case.walk()).any(|child| child.kind() == "guard")
-    {
+    if case.children(&mut case.walk()).any(|child| child.kind() == "guard") {
         return Vec::new();
     }
     let Some(pattern) = walk.field(case, "pattern") else { return Vec::new() };

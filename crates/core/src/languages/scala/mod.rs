@@ -83,7 +83,7 @@ kinds! {
     separator { "package_clause", "import_declaration" }
     over { "string", "interpolated_string_expression" }
     fields {
-        "body", "class_parameters", "condition", "consequence", "default_value", "extend", "function", "guard", "name",
+        "body", "class_parameters", "condition", "consequence", "default_value", "extend", "function", "name",
         "parameters", "pattern", "return_type", "type", "type_parameters", "value",
     }
 }

@@ -1,6 +1,6 @@
 //! Node kinds and fields of the grammars of JavaScript and TypeScript that are asked about.
 
-use crate::reading::{Vocabulary, kinds};
+use crate::reading::{Action, Vocabulary, kinds};
 
 kinds! {
     Script of tree_sitter_typescript::LANGUAGE_TYPESCRIPT;
@@ -27,7 +27,7 @@ kinds! {
         ExportSpecifier = "export_specifier",
         ExpressionStatement = "expression_statement",
         Extends = "extends_clause" | "extends_type_clause",
-        Field = "public_field_definition" | "field_definition",
+        Field = "public_field_definition",
         Function = "function_declaration" | "generator_function_declaration",
         FunctionSignature = "function_signature",
         FunctionType = "function_type",
@@ -83,4 +83,5 @@ pub(in crate::languages) static WITH_MARKUP: Vocabulary<Script> =
 
 /// JavaScript: its grammar has fewer kinds, under the same names.
 pub(in crate::languages) static JAVASCRIPT: Vocabulary<Script> =
-    Vocabulary::new(|| tree_sitter_javascript::LANGUAGE.into(), NAMES, FIELDS);
+    Vocabulary::new(|| tree_sitter_javascript::LANGUAGE.into(), NAMES, FIELDS)
+        .with(&[("field_definition", Action::Ask(Script::Field))]);

@@ -23,9 +23,10 @@ pub(super) use tests_named::is_test_path;
 /// Names kinds and fields that `grammar` uses and its tree-sitter grammar lacks.
 pub(super) fn unknown_names<G: Grammar>(grammar: &G) -> Vec<String> {
     let language = grammar.table().language();
-    let kinds = grammar.vocabulary().names.iter().filter(|(kind, action)| {
-        !matches!(action, Action::Into) && language.id_for_node_kind(kind, true) == 0
-    });
+    let kinds =
+        grammar.vocabulary().names.iter().chain(grammar.vocabulary().also).filter(|(kind, action)| {
+            !matches!(action, Action::Into) && language.id_for_node_kind(kind, true) == 0
+        });
     let fields =
         grammar.vocabulary().fields.iter().filter(|field| language.field_id_for_name(field).is_none());
     kinds.map(|(kind, _)| (*kind).to_owned()).chain(fields.map(|field| (*field).to_owned())).collect()
