@@ -120,9 +120,9 @@ impl Debt {
                 .map(|p| named(p.exempt || p.told, p.named().is_some()))
                 .collect(),
             typeparams: vec![holds(EntryKind::TypeParam); signature.type_parameters.len()],
-            returns: returns.value == Answer::Yes && !returns.exempt,
+            returns: returns.value == Answer::Yes && !returns.exempt && holds(EntryKind::Returns),
             yields: returns.yields && !returns.exempt && holds(EntryKind::Yields),
-            throws: thrown_once(&signature.throws),
+            throws: if holds(EntryKind::Throws) { thrown_once(&signature.throws) } else { Vec::new() },
         }
     }
 

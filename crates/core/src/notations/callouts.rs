@@ -73,10 +73,17 @@ fn callout<'s>(lines: &Lines<'s>, at: usize) -> Option<(Callout, &'s str, &'s st
 fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
     let mut doc = blank(lines, span, CALLOUTS.id);
     let shielded = lines.shielded();
-    let found: Vec<_> = (0..lines.len())
-        .filter(|&at| !shielded[at])
-        .filter_map(|at| callout(lines, at).map(|callout| (at, callout)))
-        .collect();
+    let mut found: Vec<(usize, (Callout, &str, &str))> = Vec::new();
+    for at in (0..lines.len()).filter(|&at| !shielded[at]) {
+        let Some(callout) = callout(lines, at) else { continue };
+        // A parameter may be named like a remark.
+        let listed = found.last().is_some_and(|&(above, (is, ..))| {
+            is == Callout::Parameters && lines.indent(at) > lines.indent(above)
+        });
+        if !listed {
+            found.push((at, callout));
+        }
+    }
     describe(&mut doc, lines, found.first().map_or(lines.len(), |&(at, _)| at));
     for (number, &(at, (is, word, behind))) in found.iter().enumerate() {
         let next = found.get(number + 1).map_or(lines.len(), |&(next, _)| next);

@@ -7,13 +7,16 @@ use crate::text::{Source, Span, narrow};
 /// Attaches the comments of an outline to its declarations.
 pub(super) fn attach(outline: &mut Outline, source: &Source, language: &Language) {
     attach_back(outline, source);
+    let by_command = language.notation.as_str() == "commands";
     let mut found: Vec<(usize, Attached)> = Vec::new();
     for (at, declaration) in outline.declarations.iter().enumerate() {
         let mut attached = declaration.comment;
         let start = declaration.span.start;
         match language.place {
             CommentPlace::Above if attached.doc.is_none() => {
-                attached.doc = doc_above(outline, source, start);
+                let name = declaration.name.as_str();
+                attached.doc = doc_above(outline, source, start)
+                    .filter(|&id| !by_command || !names_another(outline, source, (id, name)));
             }
             CommentPlace::DirectlyAbove if attached.doc.is_none() => {
                 attached.doc = directly_above(outline, source, start);
@@ -83,6 +86,22 @@ fn doc_above(outline: &Outline, source: &Source, start: u32) -> Option<CommentId
         upto = comment.span.start;
     }
     None
+}
+
+/// Words of commands that say which declaration a comment is about.
+const NAMING: &[&str] =
+    &["fn", "def", "struct", "class", "enum", "union", "typedef", "var", "interface", "property", "concept"];
+
+/// Tells whether a comment says that it is about another declaration than `name`.
+fn names_another(outline: &Outline, source: &Source, (id, name): (CommentId, &str)) -> bool {
+    let comment = outline.comment(id);
+    comment.lines.iter().any(|&line| {
+        let Some(rest) = source.slice(line).trim_start().strip_prefix(['\\', '@']) else { return false };
+        let (word, what) = rest.split_once(' ').unwrap_or((rest, ""));
+        let mut words =
+            what.split(|c: char| !(c.is_alphanumeric() || c == '_')).filter(|part| !part.is_empty());
+        NAMING.contains(&word) && !what.trim().is_empty() && !words.any(|part| part == name)
+    })
 }
 
 /// Attaches documentation that stands behind what it documents: a declaration, or a parameter in a list.

@@ -185,19 +185,23 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
 
 /// Declares what a declaration declares: functions, variables, members.
 pub(super) fn declaration<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
+    // The parameters of the oldest form of definition are declared behind its list.
+    if node.parent().is_some_and(|parent| walk.kind(parent) == Some(C::Function)) {
+        return;
+    }
     let mut cursor = node.walk();
     let declarators: Vec<_> = node.children_by_field_name("declarator", &mut cursor).collect();
-    for (number, declarator) in declarators.into_iter().enumerate() {
+    for declarator in declarators {
         let Some(found) = declared(walk, declarator) else { continue };
         if found.function.is_some() && !found.pointer_to_function {
             callable(walk, node, &found, None);
         } else if !walk.in_code() {
-            variable(walk, node, &found, number);
+            variable(walk, node, &found);
         }
     }
 }
 
-fn variable<'t>(walk: &mut Walk<'t, C>, node: Node<'t>, found: &Declared<'t>, number: usize) {
+fn variable<'t>(walk: &mut Walk<'t, C>, node: Node<'t>, found: &Declared<'t>) {
     let (name, owners) = parts(walk, found.name);
     if !owners.is_empty() {
         return;
@@ -211,7 +215,6 @@ fn variable<'t>(walk: &mut Walk<'t, C>, node: Node<'t>, found: &Declared<'t>, nu
         // What a pointer to a function takes may be told where it stands.
         declaration.signature.parameters = parameters(walk, function);
     }
-    let _ = number;
     walk.declare(declaration);
 }
 

@@ -218,7 +218,7 @@ impl Grammar for FamilyGrammar {
             C::If => flow::guard(walk, node),
             C::Call => walk.calls(),
             C::Block => walk.calls_left_out(node),
-            C::Parameters | C::TemplateParameters | C::Bases => return Next::Over,
+            C::TemplateParameters | C::Bases => return Next::Over,
             C::Abstract
             | C::Array
             | C::ConditionClause
@@ -231,6 +231,7 @@ impl Grammar for FamilyGrammar {
             | C::OperatorCast
             | C::OperatorName
             | C::Parameter
+            | C::Parameters
             | C::Parenthesized
             | C::Pointer
             | C::Qualified

@@ -461,6 +461,8 @@ pub(super) fn settle(walk: &mut Walk<'_, Rust>) {
         let says_pub = source.slice(Span::new(declaration.span.start, declaration.name_span.start));
         if exported && says_pub.contains("pub ") {
             declarations[at].surface = Surface::Public;
+            // It is the file's own now.
+            declarations[at].owner = None;
         }
     }
     narrow_by_type(declarations);

@@ -1,0 +1,44 @@
+/**
+ * @file
+ * Pumps.
+ */
+
+/**
+ * \brief Runs a pump. For a while.
+ *
+ * \param[in] id which
+ * \param[out] level the level
+ * \param gone nothing
+ * \retval 0 done
+ * \retval -1 failed
+ *
+ * \code
+ * \param none
+ * \endcode
+ */
+int pump_run(int id, int *level, int speed);
+
+/**
+ * pump_stop() - stops a pump
+ * @id: which
+ * @gone: nothing
+ *
+ * Stops it at once.
+ *
+ * Return: whether it stopped
+ */
+int pump_stop(int id, int hard);
+
+/*! @name Levels
+ *  What is measured.
+ * @{ */
+int pump_level(void);
+int pump_rate(void);
+/*! @} */
+
+/** Inline. Comments. @param a first */
+void pump_inline(int a, /**< the first */
+                 int b  /**< the second */);
+
+/** @fn pump_else */
+int pump_here(void);

@@ -1,0 +1,7 @@
+#include <vector>
+
+/// A sensor.
+class Sensor {
+ public:
+  void read();
+};

@@ -1,0 +1,8 @@
+/** Shows the page. */
+function show() {}
+
+var hide = function () {};
+
+(function () {
+  function inside() {}
+})();

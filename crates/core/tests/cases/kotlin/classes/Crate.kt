@@ -1,0 +1,37 @@
+package deliveries
+
+/**
+ * A crate of [owner].
+ *
+ * @param T what is in it
+ * @property weight in kg
+ * @param gone nothing
+ */
+@Serializable
+data class Crate<T : Any>(val weight: Int, private var owner: String = "x", vararg tags: String) : Base(), Carries {
+    init { require(weight > 0) }
+
+    constructor(weight: Int) : this(weight, "")
+
+    companion object {
+        const val LIMIT = 10
+        fun of(weight: Int) = Crate<Any>(weight)
+    }
+
+    override fun toString(): String = owner
+
+    internal inner class Lid
+
+    val heavy: Boolean get() = weight > LIMIT
+}
+
+enum class Size {
+    SMALL,
+    LARGE { override fun lift() {} };
+
+    open fun lift() {}
+}
+
+object Depot
+
+typealias Route<X> = (X) -> Unit

@@ -1,0 +1,7 @@
+local Tap = {}
+
+function Tap.turn(angle, ...)
+  return angle
+end
+
+return Tap

@@ -1,0 +1,40 @@
+import Foundation
+
+/// A gate.
+public final class Gate<T>: Base, Opens where T: Hashable {
+    /// Opens it.
+    ///
+    /// - Parameters:
+    ///   - tag: the tag
+    ///   - gone: nothing
+    /// - Returns: whether it opened
+    @discardableResult
+    public func open(for tag: T, after wait: Int..., done: @escaping (Int) -> Void) async throws -> Bool { throw Fault.off }
+
+    /// Shuts it.
+    ///
+    /// - Parameter hard: how
+    /// - Throws: never
+    open func shut(_ hard: Bool = true) {}
+
+    public init?(tag: T) {}
+    deinit {}
+    public subscript(index: Int) -> Int { get { 1 } set {} }
+    public var isOpen: Bool { return true }
+    fileprivate func hidden() rethrows {}
+    func inside() {}
+    public override func describe() {}
+}
+
+public extension Gate {
+    func extended(by count: Int) -> Int { 1 }
+}
+
+public protocol Opens {
+    associatedtype Tag
+    func lift(by height: Int) throws
+}
+
+public enum State { case open, shut(since: Int) }
+
+public func == (left: Gate<Int>, right: Gate<Int>) -> Bool { true }

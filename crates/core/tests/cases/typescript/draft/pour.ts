@@ -1,0 +1,7 @@
+export function pour<T>(wine: T, amount = 2, opts?: { cold: boolean }): string {
+  if (amount < 0) throw new RangeError('amount');
+  return '';
+}
+export class Glass {
+  constructor(size: number) { this.size = size; }
+}
