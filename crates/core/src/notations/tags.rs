@@ -337,7 +337,7 @@ fn read_entry(
         rest = read_typed(&mut found, lines, rest);
     } else {
         rest = read_type(&mut found, lines, rest);
-        if has_name && !(kind == EntryKind::Throws && !found.names.is_empty()) {
+        if has_name && (kind != EntryKind::Throws || found.names.is_empty()) {
             rest = read_named(&mut found, lines, rest);
         }
         if dialect == Dialect::Ruby && found.ty.is_none() && !found.names.is_empty() {

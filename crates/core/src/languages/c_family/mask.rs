@@ -983,6 +983,15 @@ impl<'s> Pass<'s> {
             head.types += usize::from(matches!(word, "decltype" | "typeof" | "__typeof__"));
             return number + 2;
         }
+        if !next_qualifies {
+            self.take_specifier(items, (number, at), head);
+        }
+        number + 1
+    }
+
+    /// Counts a word before the name: a type, or a word that can only be a macro.
+    fn take_specifier(&mut self, items: &[Item], (number, at): (usize, usize), head: &mut Head) {
+        let word = self.word(at);
         if matches!(word, "struct" | "class" | "union" | "enum") {
             head.types += 1;
             head.tagged = true;
@@ -1004,12 +1013,11 @@ impl<'s> Pass<'s> {
                 head.types += 1;
                 head.last = Some(number);
             }
-        } else if !next_qualifies && !QUALIFIERS.contains(&word) {
+        } else if !QUALIFIERS.contains(&word) {
             head.types += 1;
             head.ordinary.push(at);
             head.last = Some(number);
         }
-        number + 1
     }
 
     fn is_pointer_group(&self, open: usize) -> bool {
@@ -1052,7 +1060,6 @@ impl<'s> Pass<'s> {
             self.blank_lexemes(from, upto);
             return number + 2;
         }
-        let specified = head.types > 0 || !head.capitals.is_empty();
         let doubled = self.code.get(from + 1).is_some_and(|inner| inner.is(b'('))
             && upto > 0
             && self.code[upto - 1].is(b')');
@@ -1077,6 +1084,18 @@ impl<'s> Pass<'s> {
             self.blank_lexemes(from, upto);
             return number + 2;
         }
+        self.take_called(items, (number, at), (from, upto), head)
+    }
+
+    /// Looks at a word in capitals with parentheses, in front of what is declared.
+    fn take_called(
+        &mut self,
+        items: &[Item],
+        (number, at): (usize, usize),
+        (from, upto): (usize, usize),
+        head: &mut Head,
+    ) -> usize {
+        let specified = head.types > 0 || !head.capitals.is_empty();
         match items.get(number + 2) {
             Some(&Item::Group(open, close)) if self.code[open].is(b'(') && self.code[from].is(b'(') => {
                 // `int CALLBACK(name)(parameters)`
