@@ -156,7 +156,7 @@ impl Session {
                     terminal::complain(&failure.to_string());
                     exit = Exit::Incomplete;
                 }
-                Unread::Generated => {}
+                Unread::Generated | Unread::OtherLanguage => {}
             }
         }
         exit

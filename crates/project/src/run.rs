@@ -53,6 +53,8 @@ pub enum Unread {
     Failed(ReadFailure),
     /// It is marked as generated.
     Generated,
+    /// Its content is of a language that was not asked for.
+    OtherLanguage,
 }
 
 /// What is done with a file once it was read.
@@ -136,6 +138,9 @@ fn visit_file<T>(
     }
     let source = Source::new(&file.shown, &decoded.text);
     let reading = FileReading::read(&source, file.language, settings, parsers);
+    if file.only.is_some_and(|id| id != reading.language.id.as_str()) {
+        return Err(Unread::OtherLanguage);
+    }
     Ok(visit(&reading, &decoded, parsers))
 }
 

@@ -2,6 +2,7 @@
 //! generated or minified is left out and counted.
 
 use std::collections::BTreeMap;
+use std::io::Read;
 use std::path::{Path, PathBuf};
 
 use globset::{Glob, GlobSet, GlobSetBuilder};
@@ -32,6 +33,8 @@ pub struct Found {
     pub language: &'static Language,
     /// It was named itself, not found in a folder.
     pub named: bool,
+    /// Two languages share its ending and only this one was asked for: the content decides.
+    pub only: Option<&'static str>,
 }
 
 /// Files that were left out, by reason.
@@ -142,13 +145,17 @@ fn take(
 ) {
     let shown = shown_path(root, path);
     let name = shown.rsplit('/').next().unwrap_or_default();
-    let Some(language) = language_of(name, filter.settings) else {
+    let language = language_of(name, filter.settings).or_else(|| language_of_script(path, name));
+    let Some(language) = language else {
         let ending = name.rsplit_once('.').map_or("without an ending", |(_, ending)| ending);
         *left.unknown.entry(ending.to_owned()).or_default() += 1;
         return;
     };
     let chosen = &filter.selection.languages;
-    if !chosen.is_empty() && !chosen.iter().any(|id| id == language.id.as_str()) {
+    // A header may turn out to be of C++ when it is read.
+    let may_be =
+        |id: &str| id == language.id.as_str() || (id == "cpp" && name.to_ascii_lowercase().ends_with(".h"));
+    if !chosen.is_empty() && !chosen.iter().any(|id| may_be(id)) {
         return;
     }
     if !named && !filter.include.is_match(&shown) {
@@ -166,7 +173,13 @@ fn take(
             return;
         }
     }
-    found.push(Found { path: path.to_owned(), shown, language, named });
+    let shared = !chosen.is_empty() && name.to_ascii_lowercase().ends_with(".h");
+    let only = match (shared, may_be_chosen(chosen, "c"), may_be_chosen(chosen, "cpp")) {
+        (true, true, false) => Some("c"),
+        (true, false, true) => Some("cpp"),
+        _ => None,
+    };
+    found.push(Found { path: path.to_owned(), shown, language, named, only });
 }
 
 /// Returns the language of a file name; endings of the configuration come before the languages' own.
@@ -179,6 +192,22 @@ fn language_of(name: &str, settings: &Settings) -> Option<&'static Language> {
     });
     let own = languages::for_file(name).filter(|language| settings.language(language.id).endings.is_none());
     configured.or(own)
+}
+
+/// Returns the language of a file without an ending, by the first line that runs it.
+fn language_of_script(path: &Path, name: &str) -> Option<&'static Language> {
+    if name.contains('.') {
+        return None;
+    }
+    let mut start = Vec::new();
+    let file = std::fs::File::open(path).ok()?;
+    file.take(200).read_to_end(&mut start).ok()?;
+    let line = start.split(|&byte| byte == b'\n').next()?;
+    languages::for_first_line(std::str::from_utf8(line).ok()?)
+}
+
+fn may_be_chosen(chosen: &[String], id: &str) -> bool {
+    chosen.iter().any(|one| one == id)
 }
 
 /// Names that generators give.

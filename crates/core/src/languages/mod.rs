@@ -54,6 +54,29 @@ pub fn for_file(file_name: &str) -> Option<&'static Language> {
     ALL.iter().copied().find(|language| language.reads(file_name))
 }
 
+/// Finds the language of a script by its first line, as `#!/usr/bin/env python3` names it.
+#[must_use]
+pub fn for_first_line(line: &str) -> Option<&'static Language> {
+    let command = line.strip_prefix("#!")?;
+    let program = command.split_whitespace().map(|word| word.rsplit('/').next().unwrap_or_default());
+    let program =
+        program.into_iter().find(|word| !word.is_empty() && *word != "env" && !word.starts_with('-'))?;
+    let name = program.trim_end_matches(|c: char| c.is_ascii_digit() || c == '.');
+    let id = match name {
+        "python" | "pypy" => "python",
+        "ruby" | "jruby" => "ruby",
+        "node" | "nodejs" | "deno" | "bun" => "javascript",
+        "lua" | "luajit" => "lua",
+        "luau" => "luau",
+        "php" => "php",
+        "kotlin" => "kotlin",
+        "scala" => "scala",
+        "swift" => "swift",
+        _ => return None,
+    };
+    find(id)
+}
+
 /// Finds the language of a source: by its name's ending, and where two languages share that, by content.
 #[must_use]
 pub fn refined(language: &'static Language, source: &Source) -> &'static Language {
@@ -97,5 +120,15 @@ mod tests {
         assert_eq!(for_file("Press.JAVA").map(|l| l.id.as_str()), Some("java"));
         assert_eq!(for_file("stub.pyi").map(|l| l.id.as_str()), Some("python"));
         assert!(for_file("notes.txt").is_none());
+    }
+
+    #[test]
+    fn first_lines_of_scripts_tell_their_language() {
+        let id = |line| for_first_line(line).map(|language| language.id.as_str());
+        assert_eq!(id("#!/usr/bin/env python3.12"), Some("python"));
+        assert_eq!(id("#!/usr/bin/env -S node --no-warnings"), Some("javascript"));
+        assert_eq!(id("#! /usr/bin/ruby -w"), Some("ruby"));
+        assert_eq!(id("#!/bin/sh"), None);
+        assert_eq!(id("import os"), None);
     }
 }

@@ -45,7 +45,7 @@ pub(super) static JAVASCRIPT: Language = Language {
 
 /// TypeScript.
 pub(super) static TYPESCRIPT: Language = Language {
-    endings: &[".ts", ".tsx", ".mts", ".cts"],
+    endings: &[".ts", ".tsx", ".mts", ".cts", ".vue", ".svelte"],
     notations: TAGS,
     demand: Demand::of(Owe::BeyondSummary),
     dialect: Dialect::TypeScript,
@@ -104,6 +104,20 @@ const FREE: &[&str] = &[
     "event", "namespace",
 ];
 
+/// Gives the scripts of a single-file component: the markup around them is blanked.
+fn only_scripts(text: &str) -> Given<'_> {
+    let mut blanks = Vec::new();
+    let mut at = 0;
+    while let Some(open) = text[at..].find("<script").map(|found| at + found) {
+        let Some(start) = text[open..].find('>').map(|found| open + found + 1) else { break };
+        let end = text[start..].find("</script").map_or(text.len(), |found| start + found);
+        blanks.push(at..start);
+        at = end;
+    }
+    blanks.push(at..text.len());
+    Given::with_blanks(text, &blanks)
+}
+
 impl Grammar for ScriptGrammar {
     type Node = Script;
 
@@ -116,6 +130,9 @@ impl Grammar for ScriptGrammar {
     }
 
     fn mask<'s>(&self, text: &'s str) -> Given<'s> {
+        if text.trim_start().starts_with('<') && text.contains("<script") {
+            return only_scripts(text);
+        }
         // The grammar does not know this form yet, of which nothing is declared here.
         let finder = memchr::memmem::Finder::new("export type *");
         let blanks: Vec<_> = finder.find_iter(text.as_bytes()).map(|at| at + 7..at + 11).collect();
