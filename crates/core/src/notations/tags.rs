@@ -252,6 +252,8 @@ fn read_directives<'s>(
             }
             ("macro", _) => doc.inherits = true,
             _ => {
+                // What it says of this declaration stands below, where nothing is checked.
+                doc.inherits |= (0..at).all(|row| lines.is_blank(row));
                 opens.retain(|&(open, _)| open < at);
                 if opens.is_empty() {
                     opens.push((at, &lines.text(at)[..0]));

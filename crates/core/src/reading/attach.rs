@@ -19,7 +19,7 @@ pub(super) fn attach(outline: &mut Outline, source: &Source, language: &Language
                     .filter(|&id| !by_command || !names_another(outline, source, (id, name)));
             }
             CommentPlace::DirectlyAbove if attached.doc.is_none() => {
-                attached.doc = directly_above(outline, source, start);
+                attached.doc = directly_above(outline, source, (start, declaration.name.as_str()));
             }
             CommentPlace::Above | CommentPlace::DirectlyAbove | CommentPlace::FirstInBody => {}
         }
@@ -147,13 +147,21 @@ fn attach_back(outline: &mut Outline, source: &Source) {
 }
 
 /// Returns the comment that ends on the line above `start`; comments to tools may stand between.
-fn directly_above(outline: &Outline, source: &Source, start: u32) -> Option<CommentId> {
+fn directly_above(outline: &Outline, source: &Source, (start, name): (u32, &str)) -> Option<CommentId> {
     let mut upto = start;
     for at in (0..before(outline, start)).rev() {
         let comment = &outline.comments[at];
         let gap = source.slice(Span::new(comment.span.end, upto));
-        if !gap.trim().is_empty() || gap.matches('\n').count() > 1 || comment.attached {
+        // A comment that names what it is about may name this very declaration.
+        let named = || {
+            source.slice(comment.span).split(|c: char| !(c.is_alphanumeric() || c == '_')).any(|w| w == name)
+        };
+        let elsewhere = comment.standing == Doc::Elsewhere;
+        if !gap.trim().is_empty() || gap.matches('\n').count() > 1 || (comment.attached && !elsewhere) {
             return None;
+        }
+        if elsewhere && named() {
+            return Some(id(at));
         }
         match comment.standing {
             Doc::IfAbove | Doc::Yes => return Some(id(at)),

@@ -153,12 +153,14 @@ impl<'t, N: Copy> Walk<'t, N> {
         // What is left of a preprocessor line is that line's.
         let text = self.source.text();
         let line_start = text[..before].rfind('\n').map_or(0, |found| found + 1);
-        let mut in_directive = text[line_start..].trim_start().starts_with('#');
+        let rest = text[line_start..].split('\n').next().unwrap_or_default().trim();
+        let mut in_directive = rest.starts_with('#');
         let mut continued = false;
         for line in gap.split_inclusive('\n') {
             let bare = line.trim();
-            if continued || bare.starts_with('#') || std::mem::take(&mut in_directive) {
-                continued = bare.ends_with('\\');
+            if continued || in_directive || bare.starts_with('#') {
+                let whole = if std::mem::take(&mut in_directive) { rest } else { bare };
+                continued = whole.ends_with('\\');
                 first = None;
             } else if first.is_none() && !bare.is_empty() {
                 first = Some(at + (line.len() - line.trim_start().len()));
