@@ -11,6 +11,20 @@ use crate::reading::{Raised, Scope, Walk};
 /// The type that stands for everything that can be thrown.
 const ANYTHING: &str = "Error";
 
+/// Looks at a statement as text: one without braces, without `telling` and without a `yield` holds nothing
+/// but perhaps a call, and need not be gone into.
+pub(super) fn skims(walk: &mut Walk<'_, Script>, node: Node<'_>, telling: &str) -> bool {
+    let text = walk.text(node);
+    let holds = |what: &str| memchr::memmem::find(text.as_bytes(), what.as_bytes()).is_some();
+    if holds("{") || holds(telling) || holds("yield") || holds("/*") {
+        return false;
+    }
+    if holds("(") || holds("await") {
+        walk.calls();
+    }
+    true
+}
+
 /// Notes a `return`; whether a call in it gives a value does not matter: the author says it does.
 pub(super) fn returns<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
     let value = match walk.children(node).first() {

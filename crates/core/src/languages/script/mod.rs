@@ -167,6 +167,12 @@ impl Grammar for ScriptGrammar {
             Script::CallSignature | Script::ConstructSignature => declare::signature(walk, node, kind),
             Script::Field | Script::PropertySignature => declare::field(walk, node, kind),
             Script::EnumBody => declare::enum_members(walk, node),
+            // Local variables that hold nothing to declare.
+            Script::Variables
+                if walk.in_code() && !documented_before(walk, node) && flow::skims(walk, node, "=>") =>
+            {
+                return Next::Over;
+            }
             Script::Variables => declare::variables(walk, node),
             Script::Pair => declare::pair(walk, node),
             Script::Object => declare::object(walk, node),
@@ -179,7 +185,13 @@ impl Grammar for ScriptGrammar {
                 walk.outline.separators.push(separator);
                 return Next::Over;
             }
-            Script::Return => flow::returns(walk, node),
+            Script::Return => {
+                flow::returns(walk, node);
+                if flow::skims(walk, node, "=>") {
+                    return Next::Over;
+                }
+            }
+            Script::ExpressionStatement if flow::skims(walk, node, "=") => return Next::Over,
             Script::Yield => walk.yields(),
             Script::Throw => flow::throws(walk, node),
             Script::Try => flow::tries(walk, node),
@@ -220,6 +232,10 @@ impl Grammar for ScriptGrammar {
     fn finish(&self, walk: &mut Walk<'_, Script>) {
         exports::settle(walk);
     }
+}
+
+fn documented_before(walk: &Walk<'_, Script>, node: Node<'_>) -> bool {
+    declare::is_documented(walk, walk.span(node).start)
 }
 
 impl Walk<'_, Script> {
