@@ -145,6 +145,8 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
     if unknown {
         walk.returns(Answer::Unknown);
     }
+    // Any name may be a call: members without parameters look like values.
+    walk.calls();
 }
 
 fn has_equals(node: Node<'_>, body: Node<'_>) -> bool {
