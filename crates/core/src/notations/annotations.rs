@@ -140,7 +140,11 @@ fn is_typed(lines: &Lines<'_>, at: usize) -> bool {
 }
 
 fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, usize)) {
-    let (meaning, standing) = look_up(TABLE, name);
+    let (mut meaning, mut standing) = look_up(TABLE, name);
+    if standing != MarkStanding::Known && name.contains(|c: char| c.is_ascii_digit()) {
+        // A project's own word for a type: `@array2d name text`.
+        (meaning, standing) = (Some(Meaning::Entry(EntryKind::Param)), MarkStanding::Known);
+    }
     if standing != MarkStanding::Known {
         doc.marks.push(mark(lines, name, standing.clone(), rows));
     }
