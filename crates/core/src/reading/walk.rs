@@ -143,7 +143,9 @@ impl<'t, N: Copy> Walk<'t, N> {
     /// belongs to it, a preprocessor line does not.
     fn behind_masked(&self, start: u32) -> u32 {
         let Some(given) = self.given.and_then(|given| given.get(..start as usize)) else { return start };
-        let before = given.trim_end().len();
+        // What was written over part of a character ends inside it.
+        let ends = |at: &usize| self.source.text().is_char_boundary(*at);
+        let before = (given.trim_end().len()..=start as usize).find(ends).unwrap_or(start as usize);
         let gap = &self.source.text()[before..start as usize];
         if gap.trim().is_empty() {
             return start;

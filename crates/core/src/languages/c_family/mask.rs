@@ -1427,6 +1427,14 @@ mod tests {
     }
 
     #[test]
+    fn characters_that_are_written_over_in_part_do_no_harm() {
+        let text = "#define A(x) \u{2211}\n\u{e9} API int f(void);\nint g;\n";
+        assert_eq!(mask(text, false, false).text().len(), text.len());
+        let outline = crate::testing::outline_text("a.h", text);
+        assert!(outline.contains("function f("), "{outline}");
+    }
+
+    #[test]
     fn of_conditions_inside_a_declaration_the_first_branch_stays() {
         assert_eq!(given("int f(\n#if A\nint a\n#else\nint b\n#endif\n);"), "int f( int a );");
         assert_eq!(
