@@ -3,7 +3,7 @@
 
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
 use super::summary::{blank, complete, describe, entry, entry_name, first_word, mark, type_end};
-use super::table::{Meaning, Tag, look_up};
+use super::table::{Meaning, Tag, apply, look_up};
 use super::{Lines, fields, fields::EntryLines};
 use crate::model::{
     Dialect, DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId, Surface,
@@ -111,7 +111,7 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
     describe(&mut doc, lines, first);
     for (number, &(at, name)) in opens.iter().enumerate() {
         let next = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
-        let end = (at..next).rev().find(|&row| !lines.is_blank(row)).map_or(at + 1, |row| row + 1);
+        let end = lines.last_said(at, next);
         read_tag(&mut doc, lines, name, (at, end));
     }
     if opens.iter().any(|(_, name)| matches!(*name, "function" | "lfunction")) {
@@ -148,16 +148,9 @@ fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, u
     if standing != MarkStanding::Known {
         doc.marks.push(mark(lines, name, standing.clone(), rows));
     }
-    match meaning {
-        Some(Meaning::Entry(kind)) => {
-            doc.entries.push(read_entry(lines, kind, name, rows));
-            return;
-        }
-        Some(Meaning::Inherits) => doc.inherits = true,
-        Some(Meaning::Hidden) => doc.hidden = true,
-        Some(Meaning::Deprecated) => doc.deprecated = true,
-        Some(Meaning::Surface(surface)) => doc.surface = Some(surface),
-        Some(Meaning::ParamType | Meaning::ReturnType | Meaning::Mark) | None => {}
+    if let Some(kind) = apply(doc, meaning) {
+        doc.entries.push(read_entry(lines, kind, name, rows));
+        return;
     }
     if standing == MarkStanding::Known {
         doc.marks.push(mark(lines, name, MarkStanding::Known, rows));

@@ -92,7 +92,7 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
             !lines.is_blank(row) && lines.is_blank(row - 1) && lines.indent(row) <= lines.indent(at)
         });
         let next = outdented.unwrap_or(next);
-        let end = (at..next).rev().find(|&row| !lines.is_blank(row)).map_or(at + 1, |row| row + 1);
+        let end = lines.last_said(at, next);
         let kind = match is {
             Callout::Parameter => EntryKind::Param,
             Callout::Returns => EntryKind::Returns,

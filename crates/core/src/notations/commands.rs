@@ -3,7 +3,7 @@
 
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
 use super::summary::{blank, complete, describe_from, entry, entry_name, first_word, mark};
-use super::table::{Meaning, Tag, look_up};
+use super::table::{Meaning, Tag, apply, look_up};
 use super::{Lines, fields, fields::EntryLines};
 use crate::model::{
     Dialect, DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId, Surface,
@@ -172,7 +172,7 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
     describe_opening(&mut doc, lines, &opens);
     for (number, &(at, sign, name)) in opens.iter().enumerate() {
         let end = opens.get(number + 1).map_or(lines.len(), |&(next, ..)| next);
-        read_command(&mut doc, lines, (sign, name), (at, last_said(lines, at, end)));
+        read_command(&mut doc, lines, (sign, name), (at, lines.last_said(at, end)));
     }
     for line in (0..lines.len()).map(|at| lines.text(at)) {
         doc.inherits |=
@@ -211,10 +211,6 @@ fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, ch
     }
 }
 
-fn last_said(lines: &Lines<'_>, from: usize, upto: usize) -> usize {
-    (from..upto).rev().find(|&at| !lines.is_blank(at)).map_or(from + 1, |at| at + 1)
-}
-
 fn read_command(doc: &mut DocComment, lines: &Lines<'_>, (sign, name): (char, &str), rows: (usize, usize)) {
     let (mut meaning, mut standing) = look_up(TABLE, name);
     if STRUCTURE.contains(&name) || (sign == '\\' && standing != MarkStanding::Known) {
@@ -224,16 +220,9 @@ fn read_command(doc: &mut DocComment, lines: &Lines<'_>, (sign, name): (char, &s
     if standing != MarkStanding::Known {
         doc.marks.push(mark(lines, name, standing.clone(), rows));
     }
-    match meaning {
-        Some(Meaning::Entry(kind)) => {
-            doc.entries.push(read_entry(lines, kind, name, rows));
-            return;
-        }
-        Some(Meaning::Inherits) => doc.inherits = true,
-        Some(Meaning::Hidden) => doc.hidden = true,
-        Some(Meaning::Deprecated) => doc.deprecated = true,
-        Some(Meaning::Surface(surface)) => doc.surface = Some(surface),
-        Some(Meaning::ParamType | Meaning::ReturnType | Meaning::Mark) | None => {}
+    if let Some(kind) = apply(doc, meaning) {
+        doc.entries.push(read_entry(lines, kind, name, rows));
+        return;
     }
     if standing == MarkStanding::Known && !matches!(name, "brief" | "short") {
         doc.marks.push(mark(lines, name, MarkStanding::Known, rows));

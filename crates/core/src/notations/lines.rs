@@ -74,6 +74,12 @@ impl<'s> Lines<'s> {
         self.trimmed(at).is_empty()
     }
 
+    /// Returns the line behind the last that says something; of `from` at least.
+    #[must_use]
+    pub fn last_said(&self, from: usize, upto: usize) -> usize {
+        (from..upto).rev().find(|&at| !self.is_blank(at)).map_or(from + 1, |at| at + 1)
+    }
+
     /// Returns the indentation of a line in columns; a tab goes to the next multiple of eight.
     #[must_use]
     pub fn indent(&self, at: usize) -> usize {

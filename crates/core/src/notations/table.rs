@@ -1,6 +1,6 @@
 //! Tables of tags: what each means.
 
-use crate::model::{EntryKind, MarkStanding, Surface};
+use crate::model::{DocComment, EntryKind, MarkStanding, Surface};
 use crate::text::nearest;
 
 /// What a tag means.
@@ -22,6 +22,20 @@ pub(super) enum Meaning {
     Surface(Surface),
     /// Something else, known.
     Mark,
+}
+
+/// Takes what a tag means for the whole comment. Returns the kind of entry that the tag opens, where it opens
+/// one.
+pub(super) fn apply(doc: &mut DocComment, meaning: Option<Meaning>) -> Option<EntryKind> {
+    match meaning {
+        Some(Meaning::Entry(kind)) => return Some(kind),
+        Some(Meaning::Inherits) => doc.inherits = true,
+        Some(Meaning::Hidden) => doc.hidden = true,
+        Some(Meaning::Deprecated) => doc.deprecated = true,
+        Some(Meaning::Surface(surface)) => doc.surface = Some(surface),
+        Some(Meaning::ParamType | Meaning::ReturnType | Meaning::Mark) | None => {}
+    }
+    None
 }
 
 /// A tag by name.

@@ -8,7 +8,7 @@ use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
 use super::summary::{
     blank, complete, describe, describe_from, entry, entry_name, first_word, mark, type_end,
 };
-use super::table::{Meaning, Tag, look_up};
+use super::table::{Meaning, Tag, apply, look_up};
 use super::{Lines, fields::EntryLines};
 use crate::model::{
     Dialect, DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId, Surface,
@@ -217,7 +217,7 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     describe(&mut doc, lines, opens.first().map_or(lines.len(), |&(at, _)| at));
     for (number, &(at, name)) in opens.iter().enumerate().filter(|(_, (_, name))| !name.is_empty()) {
         let end = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
-        let rows = (at, last_said(lines, at, end));
+        let rows = (at, lines.last_said(at, end));
         read_tag(&mut doc, lines, name, rows);
         if matches!(name, "overload" | "usecase") {
             // What follows speaks of one form of several.
@@ -285,29 +285,17 @@ fn is_tag(name: &str) -> bool {
     name.starts_with(char::is_lowercase) || TABLE.iter().any(|(known, _)| *known == name)
 }
 
-/// Returns the line behind the last that says something.
-fn last_said(lines: &Lines<'_>, from: usize, upto: usize) -> usize {
-    (from..upto).rev().find(|&at| !lines.is_blank(at)).map_or(from + 1, |at| at + 1)
-}
-
 fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, usize)) {
     let (meaning, standing) = look_up(TABLE, name);
     if standing != MarkStanding::Known {
         doc.marks.push(mark(lines, name, standing, rows));
     }
     let after = &lines.text(rows.0)[offset_behind(lines, rows.0, name)..];
-    match meaning {
-        Some(Meaning::Entry(kind)) => {
-            if let Some(found) = read_entry(lines, kind, name, after, rows) {
-                doc.entries.push(found);
-            }
-            return;
+    if let Some(kind) = apply(doc, meaning) {
+        if let Some(found) = read_entry(lines, kind, name, after, rows) {
+            doc.entries.push(found);
         }
-        Some(Meaning::Inherits) => doc.inherits = true,
-        Some(Meaning::Hidden) => doc.hidden = true,
-        Some(Meaning::Deprecated) => doc.deprecated = true,
-        Some(Meaning::Surface(surface)) => doc.surface = Some(surface),
-        Some(Meaning::ParamType | Meaning::ReturnType | Meaning::Mark) | None => {}
+        return;
     }
     if doc.marks.last().is_none_or(|last| last.span != lines.span_of(name)) {
         doc.marks.push(mark(lines, name, MarkStanding::Known, rows));

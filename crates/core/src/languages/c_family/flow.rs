@@ -3,9 +3,9 @@
 use tree_sitter::Node;
 
 use super::kinds::C;
-use crate::languages::shared::refuses_null;
-use crate::model::{Name, Origin};
-use crate::reading::{Raised, Scope, Walk};
+use crate::languages::shared::{note_guarded, raises_made};
+use crate::model::Name;
+use crate::reading::{Scope, Walk};
 
 /// Stands for everything that can be thrown.
 const ANYTHING: &str = "...";
@@ -38,10 +38,7 @@ pub(super) fn throws<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
         walk.raises_unknown();
         return;
     };
-    let ty = Name::simple(walk.text(made));
-    let origin = if refuses_null(walk, condition) { Origin::Guard } else { Origin::Body };
-    let span = walk.span(made);
-    walk.raises(Raised { ty, span, origin, exempt: false, condition });
+    raises_made(walk, made, (false, condition));
 }
 
 /// A name, perhaps qualified: a function that makes the exception cannot be told from its type by more.
@@ -89,14 +86,6 @@ pub(super) fn guard<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
     else {
         return;
     };
-    let mut only = then;
-    while walk.kind(only) == Some(C::Block) {
-        let [inner] = walk.children(only)[..] else { return };
-        only = inner;
-    }
-    if walk.kind(only) == Some(C::Throw) {
-        let value = walk.field(condition, "value").unwrap_or(condition);
-        let span = walk.span(value);
-        walk.guard_at(only, span);
-    }
+    let value = walk.field(condition, "value").unwrap_or(condition);
+    note_guarded(walk, (value, then), (&[C::Throw], &[C::Block]));
 }

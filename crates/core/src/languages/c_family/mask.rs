@@ -8,6 +8,7 @@
 use std::ops::Range;
 
 use super::lexer::{Lexeme, Sort, lex};
+use super::words::{ATTRIBUTES, NOISE, is_capital};
 use crate::languages::shared::ranges_without;
 use crate::reading::Given;
 use crate::text::narrow;
@@ -40,7 +41,7 @@ pub(super) fn mask(text: &str, is_cpp: bool, bodies_with_throw: bool) -> Given<'
 
 /// Where heads stand.
 #[derive(Clone, Debug, PartialEq, Eq)]
-enum Around {
+pub(super) enum Around {
     Space,
     Members(String),
     Enumerators,
@@ -53,13 +54,13 @@ struct Condition {
     in_parens: i32,
 }
 
-struct Pass<'s> {
-    text: &'s str,
-    code: &'s [Lexeme],
-    out: Vec<u8>,
-    is_cpp: bool,
+pub(super) struct Pass<'s> {
+    pub(super) text: &'s str,
+    pub(super) code: &'s [Lexeme],
+    pub(super) out: Vec<u8>,
+    pub(super) is_cpp: bool,
     bodies_with_throw: bool,
-    scopes: Vec<Around>,
+    pub(super) scopes: Vec<Around>,
     /// Indexes of the lexemes of the head that is open.
     head: Vec<usize>,
     parens: i32,
@@ -67,76 +68,12 @@ struct Pass<'s> {
     bodies: Vec<Range<usize>>,
     calls: Vec<u32>,
     /// The head follows the members of a type: names and attributes.
-    tail: bool,
-}
-
-/// Words with parentheses that say nothing of the signature.
-const ATTRIBUTES: &[&str] = &[
-    "__attribute__", "__attribute", "__declspec", "__asm__", "__asm", "asm", "_Alignas", "__nonnull",
-    "__pragma", "_Pragma",
-];
-
-/// Words that say nothing of the signature.
-const NOISE: &[&str] = &[
-    "__extension__", "__restrict", "__restrict__", "restrict", "__inline", "__inline__", "__forceinline",
-    "__cdecl", "__stdcall", "__fastcall", "__thiscall", "__vectorcall", "__clrcall", "_cdecl", "_stdcall",
-    "_Noreturn", "__noreturn", "__volatile__", "__const", "__far", "__near", "__huge", "__always_inline",
-    "__noinline", "__user", "__iomem", "__init", "__exit", "__must_check", "__pure", "__maybe_unused",
-    "__unused", "__weak", "__packed", "__deprecated", "noinline", "__capability", "__ptr64", "__unaligned",
-    "_Thread_local", "__thread", "__signed__", "__complex__",
-];
-
-/// Words that are neither type nor name.
-const QUALIFIERS: &[&str] = &[
-    "const", "volatile", "static", "extern", "inline", "virtual", "explicit", "constexpr", "consteval",
-    "constinit", "friend", "typedef", "register", "typename", "mutable", "thread_local", "struct", "class",
-    "union", "enum", "export", "public", "private", "protected", "using", "namespace", "final",
-];
-
-/// Words that are types by themselves.
-const TYPES: &[&str] = &[
-    "void", "char", "short", "int", "long", "float", "double", "signed", "unsigned", "bool", "auto", "_Bool",
-    "wchar_t", "char8_t", "char16_t", "char32_t", "size_t",
-];
-
-/// Words before parentheses that are no names of functions.
-const NO_NAMES: &[&str] =
-    &["decltype", "alignas", "noexcept", "throw", "explicit", "requires", "typeof", "__typeof__", "sizeof"];
-
-/// Types of well-known libraries that are written in capitals.
-const CAPITAL_TYPES: &[&str] = &[
-    "FILE", "DIR", "BOOL", "BYTE", "WORD", "DWORD", "LONG", "ULONG", "INT", "UINT", "CHAR", "UCHAR", "SHORT",
-    "USHORT", "VOID", "HANDLE", "HMODULE", "HINSTANCE", "HWND", "HRESULT", "LRESULT", "LPVOID", "LPSTR",
-    "LPCSTR", "LPWSTR", "LPCWSTR", "PVOID", "SIZE_T", "SSIZE_T", "SOCKET", "GUID", "TCHAR", "WCHAR", "FLOAT",
-    "DOUBLE", "BIGNUM", "EVP_MD", "SSL", "SSL_CTX", "RSA", "X509", "BIO", "ENGINE", "ASN1_OBJECT", "UINT32",
-    "INT32", "UINT64", "INT64", "UINT8", "INT8", "UINT16", "INT16", "CURL", "CURLM", "CURLSH", "XML_Parser",
-    "MYSQL",
-];
-
-/// Parts of names that macros have and types do not.
-const MACRO_PARTS: &[&str] = &[
-    "EXPORT", "IMPORT", "EXTERN", "API", "DECL", "CALL", "INLINE", "ATTR", "UNUSED", "DEPRECATED",
-    "NODISCARD", "NORETURN", "CONSTEXPR", "NOEXCEPT", "INTERNAL", "PUBLIC", "PRIVATE", "STATIC", "VISIB",
-    "LOCAL", "FORCE", "ALWAYS", "STDCALL", "CDECL", "WARN", "NONNULL", "CHECK", "GUARD", "BEGIN", "END",
-    "FUNC", "HIDDEN", "DLL", "PURE", "COLD", "HOT", "CONST", "THROW", "RESTRICT", "ALIGN", "PACK", "WINAPI",
-    "CALLBACK", "FAR", "MUST_", "OVERRIDE", "FINAL", "VIRTUAL", "EXPLICIT", "LIKELY", "NAMESPACE",
-    "OPTIONAL_", "MALLOC", "FORMAT", "PRINTF",
-];
-
-fn is_capital(word: &str) -> bool {
-    word.len() > 1
-        && word.bytes().all(|b| b.is_ascii_uppercase() || b.is_ascii_digit() || b == b'_')
-        && word.bytes().any(|b| b.is_ascii_uppercase())
-        && !CAPITAL_TYPES.contains(&word)
-}
-
-fn looks_like_macro(word: &str) -> bool {
-    MACRO_PARTS.iter().any(|part| word.contains(part))
+    pub(super) tail: bool,
 }
 
 /// A piece of a head outside parentheses.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
-enum Item {
+pub(super) enum Item {
     /// A word: index of its lexeme.
     Word(usize),
     /// What stands between a pair of parentheses, the two included: indexes of the two lexemes.
@@ -148,7 +85,7 @@ enum Item {
 }
 
 impl<'s> Pass<'s> {
-    fn word(&self, at: usize) -> &'s str {
+    pub(super) fn word(&self, at: usize) -> &'s str {
         let lexeme = &self.code[at];
         if lexeme.sort == Sort::Word { &self.text[lexeme.range()] } else { "" }
     }
@@ -161,12 +98,12 @@ impl<'s> Pass<'s> {
         }
     }
 
-    fn blank_lexeme(&mut self, at: usize) {
+    pub(super) fn blank_lexeme(&mut self, at: usize) {
         self.blank(self.code[at].range());
     }
 
     /// Blanks the lexemes from one up to and including another, and what stands between them but comments.
-    fn blank_lexemes(&mut self, from: usize, upto: usize) {
+    pub(super) fn blank_lexemes(&mut self, from: usize, upto: usize) {
         for at in from..=upto {
             self.blank_lexeme(at);
         }
@@ -234,7 +171,7 @@ impl<'s> Pass<'s> {
     }
 
     /// Tells whether a run of items is nothing but words in capitals, with or without arguments.
-    fn are_macros(&self, items: &[Item]) -> bool {
+    pub(super) fn are_macros(&self, items: &[Item]) -> bool {
         items.iter().all(|item| match item {
             Item::Word(word) => is_capital(self.word(*word)),
             Item::Group(..) => true,
@@ -557,7 +494,7 @@ impl<'s> Pass<'s> {
     }
 
     /// Takes the groups of a head together.
-    fn items(&self, head: &[usize]) -> Vec<Item> {
+    pub(super) fn items(&self, head: &[usize]) -> Vec<Item> {
         let mut out = Vec::new();
         let mut depth = 0_i32;
         let mut open = 0;
@@ -649,7 +586,7 @@ impl<'s> Pass<'s> {
     }
 
     /// Blanks words in capitals with their groups.
-    fn mask_leading(&mut self, items: &[Item]) {
+    pub(super) fn mask_leading(&mut self, items: &[Item]) {
         for (number, item) in items.iter().enumerate() {
             if let Item::Word(at) = *item
                 && (is_capital(self.word(at))
@@ -714,617 +651,6 @@ impl<'s> Pass<'s> {
         }
         if qualified { String::new() } else { self.word(name).to_owned() }
     }
-
-    /// Blanks what cannot be read of a declaration's head. Returns whether nothing of it is left.
-    fn mask_head(&mut self, head: &[usize], semicolon: Option<usize>) -> bool {
-        if self.scopes.last() == Some(&Around::Enumerators) {
-            return false;
-        }
-        let all = self.items(head);
-        let template = all.windows(2).position(
-            |two| matches!(two, [Item::Word(at), Item::Sign(b'<', _)] if self.word(*at) == "template"),
-        );
-        let led = template.filter(|&at| self.are_macros(&all[..at]));
-        if let Some(at) = led {
-            self.mask_leading(&all[..at]);
-        }
-        let items = self.behind_template(&all[led.unwrap_or(0)..]);
-        if self.tail {
-            self.mask_tail(items);
-            return false;
-        }
-        if self.is_instantiation(&all) {
-            for &at in head {
-                self.blank_lexeme(at);
-            }
-            if let Some(semicolon) = semicolon {
-                self.blank_lexeme(semicolon);
-            }
-            return false;
-        }
-        if let Some(keyword) = items.iter().position(|item| {
-            matches!(item, Item::Word(at) if matches!(self.word(*at), "namespace" | "using" | "static_assert" | "_Static_assert"))
-        }) {
-            self.mask_leading(&items[..keyword]);
-            return false;
-        }
-        let mut head = Head::default();
-        let mut number = 0;
-        while number < items.len() && !head.stopped {
-            number = self.take_item(items, number, &mut head);
-        }
-        if head.whole_macro {
-            if let Some(semicolon) = semicolon {
-                self.blank_lexeme(semicolon);
-            }
-            return true;
-        }
-        self.mask_specifiers(&head);
-        false
-    }
-
-    /// `extern template …`, `template …` without parameters, and lines of modules declare nothing new.
-    fn is_instantiation(&self, items: &[Item]) -> bool {
-        let word = |number: usize| match items.get(number) {
-            Some(Item::Word(at)) => self.word(*at),
-            _ => "",
-        };
-        match word(0) {
-            "extern" => word(1) == "template",
-            "template" => !matches!(items.get(1), Some(Item::Sign(b'<', _))),
-            "export" => matches!(word(1), "module" | "import"),
-            "module" | "import" => {
-                self.is_cpp && items.len() > 1 && matches!(items[1], Item::Word(_)) && items.len() == 2
-            }
-            _ => false,
-        }
-    }
-
-    /// Skips `template <…>` and `requires …` in front of a head.
-    fn behind_template<'i>(&mut self, items: &'i [Item]) -> &'i [Item] {
-        let mut rest = items;
-        while let [Item::Word(at), Item::Sign(b'<', _), ..] = rest
-            && self.word(*at) == "template"
-        {
-            let mut depth = 0_i32;
-            let close = rest.iter().position(|item| match item {
-                Item::Sign(b'<', _) => {
-                    depth += 1;
-                    false
-                }
-                Item::Sign(b'>', _) => {
-                    depth -= 1;
-                    depth == 0
-                }
-                _ => false,
-            });
-            let Some(close) = close else { return rest };
-            self.mask_nameless_defaults(&rest[2..close]);
-            rest = &rest[close + 1..];
-        }
-        rest
-    }
-
-    /// Blanks the defaults of template parameters that have no name.
-    fn mask_nameless_defaults(&mut self, items: &[Item]) {
-        let mut depth = 0_i32;
-        let mut blanking = false;
-        for (number, item) in items.iter().enumerate() {
-            match *item {
-                Item::Sign(b'<', _) => depth += 1,
-                Item::Sign(b'>', _) => depth -= 1,
-                Item::Sign(b',', _) if depth == 0 => blanking = false,
-                Item::Sign(b'=', _) if depth == 0 => {
-                    blanking |= number > 0 && matches!(items[number - 1], Item::Sign(b'>' | b'*' | b'&', _));
-                }
-                _ => {}
-            }
-            let called = match (*item, items.get(number + 1)) {
-                (Item::Word(at), Some(&Item::Group(from, upto)))
-                    if depth == 0 && is_capital(self.word(at)) =>
-                {
-                    Some((at, from, upto))
-                }
-                _ => None,
-            };
-            if let Some((at, from, upto)) = called {
-                // `CONDITION(…)` stands for a parameter without a name.
-                self.blank_lexeme(at);
-                self.blank_lexemes(from, upto);
-                let start = self.code[at].start;
-                if self.code[upto].end - start >= 5 {
-                    self.out[start..start + 5].copy_from_slice(b"class");
-                }
-            }
-            if blanking {
-                match *item {
-                    Item::Word(at) | Item::Sign(_, at) | Item::Other(at) => self.blank_lexeme(at),
-                    Item::Group(from, upto) => self.blank_lexemes(from, upto),
-                }
-            }
-        }
-    }
-
-    /// Behind the members of a type stand names, and attributes that are blanked.
-    fn mask_tail(&mut self, items: &[Item]) {
-        let words: Vec<usize> = items
-            .iter()
-            .filter_map(|item| if let Item::Word(at) = item { Some(*at) } else { None })
-            .collect();
-        for (number, item) in items.iter().enumerate() {
-            let Item::Word(at) = *item else { continue };
-            let word = self.word(at);
-            let grouped = items.get(number + 1).and_then(|next| match next {
-                Item::Group(from, upto) if self.code[*from].is(b'(') => Some((*from, *upto)),
-                _ => None,
-            });
-            let spare = words.len() > 1 && is_capital(word) && looks_like_macro(word);
-            if ATTRIBUTES.contains(&word)
-                || NOISE.contains(&word)
-                || spare
-                || (grouped.is_some() && is_capital(word))
-            {
-                self.blank_lexeme(at);
-                if let Some((from, upto)) = grouped {
-                    self.blank_lexemes(from, upto);
-                }
-            }
-        }
-    }
-
-    /// Looks at one item of a head, and returns the number of the next.
-    fn take_item(&mut self, items: &[Item], number: usize, head: &mut Head) -> usize {
-        match items[number] {
-            Item::Word(at) => self.take_word(items, number, at, head),
-            Item::Group(from, upto) => {
-                if self.code[from].is(b'(') {
-                    // `(*name)(…)` or a declarator in parentheses.
-                    if !head.named && number > 0 && matches!(items[number - 1], Item::Sign(b'>', _)) {
-                        // `name<…>(…)`
-                        head.ordinary.pop();
-                        head.named = true;
-                        head.listed = true;
-                        self.mask_parameters(from, upto);
-                    } else if !head.named {
-                        self.mask_inner(from, upto);
-                        head.named = true;
-                    } else if !head.listed {
-                        self.mask_parameters(from, upto);
-                        head.listed = true;
-                    }
-                }
-                number + 1
-            }
-            Item::Sign(b'=', _) => {
-                head.stopped = true;
-                number + 1
-            }
-            Item::Sign(b':', _) => {
-                let doubled = matches!(items.get(number + 1), Some(Item::Sign(b':', _)));
-                if doubled {
-                    return number + 2;
-                }
-                // Behind the colon stand the bits of a field, or the initialisers of a constructor.
-                head.stopped = head.listed;
-                head.is_field = !head.listed;
-                head.named = true;
-                number + 1
-            }
-            Item::Sign(b',', _) => {
-                head.stopped = true;
-                number + 1
-            }
-            Item::Sign(b'<', _) if !head.named => skip_angles(items, number),
-            Item::Sign(..) | Item::Other(_) => number + 1,
-        }
-    }
-
-    fn take_word(&mut self, items: &[Item], number: usize, at: usize, head: &mut Head) -> usize {
-        let word = self.word(at);
-        let group = match items.get(number + 1) {
-            Some(&Item::Group(from, upto)) if self.code[from].is(b'(') => Some((from, upto)),
-            _ => None,
-        };
-        if ATTRIBUTES.contains(&word) || (NOISE.contains(&word) && group.is_none()) {
-            self.blank_lexeme(at);
-            if let Some((from, upto)) = group {
-                self.blank_lexemes(from, upto);
-                return number + 2;
-            }
-            return number + 1;
-        }
-        if word == "operator" {
-            // The name goes on up to the parameters.
-            head.named = true;
-            head.last = Some(number);
-            head.converts = matches!(items.get(number + 1), Some(Item::Word(at))
-                if !matches!(self.word(*at), "new" | "delete" | "co_await"));
-            let mut next = number + 1;
-            while next < items.len()
-                && !matches!(items[next], Item::Group(from, _) if self.code[from].is(b'('))
-            {
-                next += 1;
-            }
-            if next + 1 < items.len() && matches!(items[next + 1], Item::Group(..)) {
-                next += 1;
-            }
-            return next;
-        }
-        if is_capital(word) {
-            return self.take_capital(items, (number, at), group, head);
-        }
-        // Type arguments may stand between a name and what it qualifies.
-        let behind = match items.get(number + 1) {
-            Some(Item::Sign(b'<', _)) => skip_angles(items, number + 1),
-            _ => number + 1,
-        };
-        let next_qualifies = matches!(items.get(behind), Some(Item::Sign(b':', _)))
-            && matches!(items.get(behind + 1), Some(Item::Sign(b':', _)));
-        if head.named {
-            return number + 1;
-        }
-        if let Some((from, upto)) = group.filter(|_| !NO_NAMES.contains(&word)) {
-            if TYPES.contains(&word)
-                || self.is_pointer_group(from) && matches!(items.get(number + 2), Some(Item::Group(..)))
-            {
-                head.types += 1;
-                self.mask_inner(from, upto);
-                head.named = true;
-                return number + 2;
-            }
-            head.named = true;
-            head.name = word.to_owned();
-            head.listed = true;
-            self.mask_parameters(from, upto);
-            return number + 2;
-        }
-        if group.is_some() {
-            // `decltype(…)` is a type, `alignas(…)` and its like say nothing.
-            head.types += usize::from(matches!(word, "decltype" | "typeof" | "__typeof__"));
-            return number + 2;
-        }
-        if !next_qualifies {
-            self.take_specifier(items, (number, at), head);
-        }
-        number + 1
-    }
-
-    /// Counts a word before the name: a type, or a word that can only be a macro.
-    fn take_specifier(&mut self, items: &[Item], (number, at): (usize, usize), head: &mut Head) {
-        let word = self.word(at);
-        if matches!(word, "struct" | "class" | "union" | "enum") {
-            head.types += 1;
-            head.tagged = true;
-            head.ordinary.clear();
-        } else if TYPES.contains(&word) || word == "const" {
-            // No type stands before another: what does is a macro.
-            let is_type = word != "const";
-            if is_type
-                || items[number + 1..]
-                    .iter()
-                    .any(|item| matches!(item, Item::Word(at) if TYPES.contains(&self.word(*at))))
-            {
-                for macro_word in std::mem::take(&mut head.ordinary) {
-                    self.blank_lexeme(macro_word);
-                    head.types -= 1;
-                }
-            }
-            if is_type {
-                head.types += 1;
-                head.last = Some(number);
-            }
-        } else if !QUALIFIERS.contains(&word) {
-            head.types += 1;
-            head.ordinary.push(at);
-            head.last = Some(number);
-        }
-    }
-
-    fn is_pointer_group(&self, open: usize) -> bool {
-        let mut at = open + 1;
-        while self.code.get(at).is_some_and(|lexeme| lexeme.sort == Sort::Word)
-            && is_capital_or_noise(self.word(at))
-        {
-            at += 1;
-        }
-        self.code.get(at).is_some_and(|lexeme| lexeme.is(b'*') || lexeme.is(b'&') || lexeme.is(b'^'))
-    }
-
-    /// Looks at a word in capitals: a macro, a type, or a name.
-    fn take_capital(
-        &mut self,
-        items: &[Item],
-        (number, at): (usize, usize),
-        group: Option<(usize, usize)>,
-        head: &mut Head,
-    ) -> usize {
-        let Some((from, upto)) = group else {
-            if head.named {
-                self.blank_lexeme(at);
-            } else {
-                let behind = match items.get(number + 1) {
-                    Some(Item::Sign(b'<', _)) => skip_angles(items, number + 1),
-                    _ => number + 1,
-                };
-                let next_qualifies = matches!(items.get(behind), Some(Item::Sign(b':', _)))
-                    && matches!(items.get(behind + 1), Some(Item::Sign(b':', _)));
-                if !next_qualifies {
-                    head.capitals.push(at);
-                    head.last = Some(number);
-                }
-            }
-            return number + 1;
-        };
-        if head.named {
-            self.blank_lexeme(at);
-            self.blank_lexemes(from, upto);
-            return number + 2;
-        }
-        let doubled = self.code.get(from + 1).is_some_and(|inner| inner.is(b'('))
-            && upto > 0
-            && self.code[upto - 1].is(b')');
-        if doubled && head.types > 1 {
-            // `name OF((parameters))`
-            self.blank_lexeme(at);
-            self.blank_lexeme(from);
-            self.blank_lexeme(upto);
-            self.mask_parameters(from + 1, upto - 1);
-            head.types -= 1;
-            head.ordinary.pop();
-            head.named = true;
-            head.listed = true;
-            return number + 2;
-        }
-        let behind_name = head.types > 1
-            && number > 0
-            && (matches!(items[number - 1], Item::Word(before) if !TYPES.contains(&self.word(before)) && !QUALIFIERS.contains(&self.word(before)))
-                || matches!(items[number - 1], Item::Group(open, _) if self.code[open].is(b'[')));
-        if behind_name {
-            self.blank_lexeme(at);
-            self.blank_lexemes(from, upto);
-            return number + 2;
-        }
-        self.take_called(items, (number, at), (from, upto), head)
-    }
-
-    /// Looks at a word in capitals with parentheses, in front of what is declared.
-    fn take_called(
-        &mut self,
-        items: &[Item],
-        (number, at): (usize, usize),
-        (from, upto): (usize, usize),
-        head: &mut Head,
-    ) -> usize {
-        let specified = head.types > 0 || !head.capitals.is_empty();
-        match items.get(number + 2) {
-            Some(&Item::Group(open, close)) if self.code[open].is(b'(') && self.code[from].is(b'(') => {
-                // `int CALLBACK(name)(parameters)`
-                self.blank_lexeme(at);
-                self.mask_inner(from, upto);
-                self.mask_parameters(open, close);
-                head.named = true;
-                head.listed = true;
-                return number + 3;
-            }
-            None if !specified => {
-                self.blank_lexeme(at);
-                self.blank_lexemes(from, upto);
-                head.whole_macro = head.only_macros();
-                head.stopped = true;
-            }
-            Some(Item::Word(next)) if !is_capital(self.word(*next)) || items.len() > number + 3 => {
-                let wraps_type = !specified
-                    && matches!(items.get(number + 3), Some(Item::Group(open, _)) if self.code[*open].is(b'('))
-                    && !QUALIFIERS.contains(&self.word(*next))
-                    && !TYPES.contains(&self.word(*next))
-                    && self.is_type_text(from + 1, upto);
-                if wraps_type {
-                    self.blank_lexeme(at);
-                    // `EXTERN(type) name(…)`
-                    self.blank_lexeme(from);
-                    self.blank_lexeme(upto);
-                    head.types += 1;
-                } else {
-                    // Should no type be left, this must stand for it.
-                    self.blank_lexemes(from, upto);
-                    head.capitals.push(at);
-                }
-            }
-            Some(Item::Sign(b'*' | b'&', _)) if !specified => {
-                self.blank_lexeme(at);
-                self.blank_lexeme(from);
-                self.blank_lexeme(upto);
-                head.types += 1;
-            }
-            _ => {
-                // A function whose name is in capitals.
-                head.named = true;
-                head.listed = true;
-                self.mask_parameters(from, upto);
-            }
-        }
-        number + 2
-    }
-
-    /// Tells whether what stands between two lexemes reads like a type.
-    fn is_type_text(&self, from: usize, upto: usize) -> bool {
-        from < upto
-            && self.code[from..upto].iter().all(|lexeme| {
-                matches!(lexeme.sort, Sort::Word | Sort::Sign(b'*' | b'&' | b':' | b'<' | b'>'))
-            })
-    }
-
-    /// Blanks macros inside a declarator in parentheses: `(CALLBACK *name)`.
-    fn mask_inner(&mut self, from: usize, upto: usize) {
-        let words: Vec<usize> = (from + 1..upto).filter(|&at| self.code[at].sort == Sort::Word).collect();
-        for (number, &at) in words.iter().enumerate() {
-            let spare = number + 1 < words.len() && is_capital_or_noise(self.word(at));
-            if spare || NOISE.contains(&self.word(at)) {
-                self.blank_lexeme(at);
-            }
-        }
-    }
-
-    /// Blanks macros among the parameters of a list.
-    fn mask_parameters(&mut self, from: usize, upto: usize) {
-        let mut start = from + 1;
-        let mut depth = 0_i32;
-        for at in from + 1..=upto {
-            match self.code[at].sort {
-                Sort::Sign(b'(' | b'[' | b'{') => depth += 1,
-                Sort::Sign(b')' | b']' | b'}') if depth > 0 => depth -= 1,
-                Sort::Sign(b',' | b')') if depth == 0 => {
-                    self.mask_parameter(start, at);
-                    start = at + 1;
-                }
-                Sort::Directive => self.blank_lexeme(at),
-                _ => {}
-            }
-        }
-    }
-
-    fn mask_parameter(&mut self, from: usize, upto: usize) {
-        let head: Vec<usize> = (from..upto).filter(|&at| self.code[at].sort != Sort::Directive).collect();
-        let items = self.items(&head);
-        let mut found = Head::default();
-        let mut angle = 0_i32;
-        for (number, item) in items.iter().enumerate() {
-            match *item {
-                Item::Sign(b'=', at) => {
-                    // The grammar reads no default of a parameter without a name.
-                    if number > 0 && matches!(items[number - 1], Item::Sign(b'*' | b'&' | b'>', _)) {
-                        self.blank_lexemes(at, upto - 1);
-                    }
-                    break;
-                }
-                Item::Sign(b'<', _) => angle += 1,
-                Item::Sign(b'>', _) => angle -= 1,
-                _ if angle > 0 => {}
-                Item::Word(at) => {
-                    let word = self.word(at);
-                    let group = match items.get(number + 1) {
-                        Some(&Item::Group(from, upto)) if self.code[from].is(b'(') => Some((from, upto)),
-                        _ => None,
-                    };
-                    if NOISE.contains(&word)
-                        || ATTRIBUTES.contains(&word)
-                        || (is_capital(word) && group.is_some() && items.len() > 2)
-                    {
-                        self.blank_lexeme(at);
-                        if let Some((from, upto)) = group {
-                            self.blank_lexemes(from, upto);
-                        }
-                    } else if is_capital(word) {
-                        found.capitals.push(at);
-                        found.last = Some(number);
-                    } else if !QUALIFIERS.contains(&word) {
-                        found.types += 1;
-                        if !TYPES.contains(&word) {
-                            found.ordinary.push(at);
-                        }
-                        found.last = Some(number);
-                    }
-                }
-                Item::Group(from, upto) => self.mask_inner(from, upto),
-                Item::Sign(..) | Item::Other(_) => {}
-            }
-        }
-        if found.types + found.capitals.len() < 3 && found.types == 0 {
-            return;
-        }
-        found.name = String::new();
-        found.is_parameter = true;
-        found.ends_with_sign = matches!(items.last(), Some(Item::Sign(b'*' | b'&', _)));
-        self.mask_specifiers(&found);
-    }
-
-    /// Blanks the words in capitals that can only be macros: of all specifiers one type must be left.
-    fn mask_specifiers(&mut self, head: &Head) {
-        let mut capitals = head.capitals.clone();
-        let mut types = head.types;
-        // Of several words only the last can be the type, and one more the name.
-        let spare = head.ordinary.len().saturating_sub(if (head.listed || head.named) && !head.is_field {
-            1
-        } else {
-            2
-        });
-        for &at in head.ordinary[..spare].iter().filter(|_| !head.is_parameter) {
-            self.blank_lexeme(at);
-        }
-        if !head.listed && (!head.named || head.is_field) && !head.ends_with_sign {
-            // The last word is the name of what is declared.
-            let behind_name = !head.ordinary.is_empty() && types > 1 + usize::from(head.tagged);
-            let name_is_capital =
-                !behind_name && capitals.last().is_some_and(|&capital| head.last_is(self, capital));
-            if name_is_capital {
-                capitals.pop();
-            } else {
-                types = types.saturating_sub(1);
-            }
-            if head.is_parameter && types == 0 && capitals.is_empty() {
-                return;
-            }
-        }
-        let constructs = self.is_cpp
-            && (head.converts
-                || head.listed
-                    && matches!(self.scopes.last(), Some(Around::Members(name)) if *name == head.name && !name.is_empty()));
-        if types == 0 && !constructs {
-            // One must be the type: one that does not look like a macro, or else the last.
-            let keep = capitals
-                .iter()
-                .rposition(|&at| !looks_like_macro(self.word(at)))
-                .or(capitals.len().checked_sub(1));
-            if let Some(keep) = keep {
-                capitals.remove(keep);
-            }
-        }
-        for at in capitals {
-            self.blank_lexeme(at);
-        }
-    }
-}
-
-/// What was seen of a head.
-#[derive(Default)]
-struct Head {
-    types: usize,
-    /// Words that are neither keywords nor capitals, before the name.
-    ordinary: Vec<usize>,
-    /// The type is named with its tag.
-    tagged: bool,
-    /// A conversion operator, which has no type before it.
-    converts: bool,
-    /// Words in capitals: macros, or types, or the name.
-    capitals: Vec<usize>,
-    /// The name of what is declared has been seen, so that what follows are attributes.
-    named: bool,
-    /// A list of parameters has been seen.
-    listed: bool,
-    name: String,
-    /// The item of the last word that may be the name.
-    last: Option<usize>,
-    stopped: bool,
-    whole_macro: bool,
-    is_parameter: bool,
-    /// A field with a number of bits.
-    is_field: bool,
-    ends_with_sign: bool,
-}
-
-impl Head {
-    fn only_macros(&self) -> bool {
-        self.types == 0 && self.capitals.is_empty() && !self.named
-    }
-
-    /// Tells whether a word in capitals is the last word of the head.
-    fn last_is(&self, pass: &Pass<'_>, capital: usize) -> bool {
-        // Between it and the end of the head no other word stands.
-        let rest = pass.code[capital + 1..].iter();
-        let next = rest.into_iter().find(|lexeme| !matches!(lexeme.sort, Sort::Directive));
-        next.is_none_or(|next| next.sort != Sort::Word)
-            && !next.is_some_and(|next| next.is(b'*') || next.is(b'&') || next.is(b'('))
-    }
 }
 
 /// Returns where name and parameters of a `#define` end.
@@ -1350,10 +676,6 @@ enum Opened {
     Body,
 }
 
-fn is_capital_or_noise(word: &str) -> bool {
-    is_capital(word) || NOISE.contains(&word)
-}
-
 /// Tells whether a head has begun with the initialisers of a constructor: `) :`.
 fn has_initialisers(pass: &Pass<'_>, head: &[usize]) -> bool {
     head.windows(3).any(|three| {
@@ -1361,24 +683,6 @@ fn has_initialisers(pass: &Pass<'_>, head: &[usize]) -> bool {
             && pass.code[three[1]].is(b':')
             && !pass.code[three[2]].is(b':')
     })
-}
-
-/// Skips type arguments; a sign that is none is passed over.
-fn skip_angles(items: &[Item], open: usize) -> usize {
-    let mut depth = 0_i32;
-    for (number, item) in items.iter().enumerate().skip(open) {
-        match item {
-            Item::Sign(b'<', _) => depth += 1,
-            Item::Sign(b'>', _) => {
-                depth -= 1;
-                if depth == 0 {
-                    return number + 1;
-                }
-            }
-            _ => {}
-        }
-    }
-    open + 1
 }
 
 #[cfg(test)]

@@ -9,10 +9,12 @@
 
 mod declare;
 mod flow;
+mod heads;
 mod kinds;
 mod lexer;
 mod mask;
 mod types;
+mod words;
 
 use tree_sitter::Node;
 

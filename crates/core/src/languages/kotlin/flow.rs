@@ -3,7 +3,7 @@
 use tree_sitter::Node;
 
 use super::Kotlin;
-use crate::languages::shared::refuses_null;
+use crate::languages::shared::{note_guarded, raises_made};
 use crate::model::{Answer, Name, Origin};
 use crate::reading::{Raised, Scope, Walk};
 
@@ -30,10 +30,8 @@ pub(super) fn throws<'t>(walk: &mut Walk<'t, Kotlin>, node: Node<'t>) {
                 walk.raises_unknown();
                 return;
             }
-            let origin = if refuses_null(walk, condition) { Origin::Guard } else { Origin::Body };
             let exempt = matches!(name.as_str(), "AssertionError" | "NotImplementedError");
-            let span = walk.span(made);
-            walk.raises(Raised { ty: name, span, origin, exempt, condition });
+            raises_made(walk, made, (exempt, condition));
         }
         Some(Kotlin::Identifier) => {
             if !walk.rethrows(Some(walk.text(thrown)), span, VAGUE) {
@@ -69,15 +67,14 @@ pub(super) fn handles<'t>(walk: &mut Walk<'t, Kotlin>, node: Node<'t>) {
 pub(super) fn guard<'t>(walk: &mut Walk<'t, Kotlin>, node: Node<'t>) {
     let parts = walk.children(node);
     let [condition, then] = parts[..] else { return };
-    let mut only = then;
-    while walk.kind(only) == Some(Kotlin::Block) || only.kind() == "control_structure_body" {
-        let [inner] = walk.children(only)[..] else { return };
-        only = inner;
-    }
-    if walk.kind(only) == Some(Kotlin::Throw) {
-        let span = walk.span(condition);
-        walk.guard_at(only, span);
-    }
+    // A body in braces may stand in a node of its own.
+    let then = if then.kind() == "control_structure_body" {
+        let [inner] = walk.children(then)[..] else { return };
+        inner
+    } else {
+        then
+    };
+    note_guarded(walk, (condition, then), (&[Kotlin::Throw], &[Kotlin::Block]));
 }
 
 /// Notes a call; functions of the standard library that refuse what is wrong throw what they promise.

@@ -10,11 +10,10 @@ mod mask;
 
 use tree_sitter::Node;
 
-use crate::languages::shared::{JVM_AMBIENT, JVM_EXCEPTIONS, block_form, is_test_path};
+use crate::languages::shared::{JVM_AMBIENT, JVM_EXCEPTIONS, JVM_WORDS, block_form, is_test_path};
 use crate::model::{Dialect, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, TypeWords, Vocabulary,
-    Walk, kinds,
+    CommentForm, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary, Walk, kinds,
 };
 
 /// Kotlin.
@@ -25,22 +24,9 @@ pub(super) static KOTLIN: Language = Language {
     dialect: Dialect::Kotlin,
     hierarchy: &JVM_EXCEPTIONS,
     ambient: JVM_AMBIENT,
-    type_words: WORDS,
+    type_words: JVM_WORDS,
     ..Language::of("kotlin", "Kotlin", &GrammarReader(&GRAMMAR))
 };
-
-/// Built-in types as signatures and comments write them.
-const WORDS: TypeWords = &[
-    ("Boolean", "boolean"),
-    ("Byte", "number"),
-    ("Short", "number"),
-    ("Int", "number"),
-    ("Long", "number"),
-    ("Float", "number"),
-    ("Double", "number"),
-    ("String", "text"),
-    ("Unit", "none"),
-];
 
 kinds! {
     Kotlin of tree_sitter_kotlin_ng::LANGUAGE;

@@ -3,11 +3,11 @@
 use tree_sitter::Node;
 
 use super::Php;
-use crate::languages::shared::refuses_null;
+use crate::languages::shared::raises_made;
 use crate::model::{
-    Answer, ClosedSet, Declaration, Excuse, Kind, Name, Origin, Parameter, Returns, Surface, Variadic,
+    Answer, ClosedSet, Declaration, Excuse, Kind, Name, Parameter, Returns, Surface, Variadic,
 };
-use crate::reading::{Raised, Scope, Walk};
+use crate::reading::{Scope, Walk};
 use crate::text::Span;
 
 /// Opens a namespace: what follows, or what is in its braces.
@@ -204,13 +204,11 @@ pub(super) fn throws<'t>(walk: &mut Walk<'t, Php>, node: Node<'t>) {
                 walk.raises_unknown();
                 return;
             };
-            let name = Name::simple(walk.text(ty));
-            let origin = if refuses_null(walk, condition) { Origin::Guard } else { Origin::Body };
             let text = walk.text(node).to_ascii_lowercase();
             let exempt = text.contains("not implemented")
                 || text.contains("must be overridden")
                 || text.contains("must override");
-            walk.raises(Raised { ty: name, span: walk.span(ty), origin, exempt, condition });
+            raises_made(walk, ty, (exempt, condition));
         }
         Some(Php::Variable) => {
             let (name, span) = (walk.text(thrown), walk.span(thrown));

@@ -3,12 +3,12 @@
 use tree_sitter::Node;
 
 use super::Scala;
-use crate::languages::shared::refuses_null;
+use crate::languages::shared::raises_made;
 use crate::model::{
     Answer, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Origin, Parameter, Returns, Surface,
     Thrown, TypeParameter, Variadic,
 };
-use crate::reading::{Raised, Scope, Walk};
+use crate::reading::{Scope, Walk};
 use crate::text::Span;
 
 fn begin<'t>(walk: &Walk<'t, Scala>, kind: Kind, name: Node<'t>, node: Node<'t>) -> Declaration {
@@ -278,10 +278,8 @@ pub(super) fn throws<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
         return;
     };
     let ty = Name::simple(walk.text(made));
-    let origin = if refuses_null(walk, condition) { Origin::Guard } else { Origin::Body };
     let exempt = matches!(ty.as_str(), "AssertionError" | "NotImplementedError");
-    let span = walk.span(made);
-    walk.raises(Raised { ty, span, origin, exempt, condition });
+    raises_made(walk, made, (exempt, condition));
 }
 
 fn caught<'t>(walk: &Walk<'t, Scala>, case: Node<'t>) -> Vec<Name> {

@@ -8,11 +8,12 @@ mod declare;
 
 use tree_sitter::Node;
 
-use crate::languages::shared::{JVM_AMBIENT, JVM_EXCEPTIONS, block_form, is_test_path, note_guard};
+use crate::languages::shared::{
+    JVM_AMBIENT, JVM_EXCEPTIONS, JVM_WORDS, block_form, is_test_path, note_guard,
+};
 use crate::model::{Dialect, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, TypeWords, Vocabulary,
-    Walk, kinds,
+    CommentForm, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary, Walk, kinds,
 };
 
 /// Scala.
@@ -24,22 +25,9 @@ pub(super) static SCALA: Language = Language {
     hierarchy: &JVM_EXCEPTIONS,
     ambient: JVM_AMBIENT,
     well_known: &[("", "toString", 0), ("", "hashCode", 0), ("", "equals", 1)],
-    type_words: WORDS,
+    type_words: JVM_WORDS,
     ..Language::of("scala", "Scala", &GrammarReader(&GRAMMAR))
 };
-
-/// Built-in types as signatures and comments write them.
-const WORDS: TypeWords = &[
-    ("Boolean", "boolean"),
-    ("Byte", "number"),
-    ("Short", "number"),
-    ("Int", "number"),
-    ("Long", "number"),
-    ("Float", "number"),
-    ("Double", "number"),
-    ("String", "text"),
-    ("Unit", "none"),
-];
 
 kinds! {
     Scala of tree_sitter_scala::LANGUAGE;

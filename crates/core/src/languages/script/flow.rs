@@ -4,9 +4,9 @@ use tree_sitter::Node;
 
 use super::declare::{is_nothing, value_of};
 use super::kinds::Script;
-use crate::languages::shared::refuses_null;
-use crate::model::{Answer, Name, Origin};
-use crate::reading::{Raised, Scope, Walk};
+use crate::languages::shared::raises_made;
+use crate::model::{Answer, Name};
+use crate::reading::{Scope, Walk};
 
 /// The type that stands for everything that can be thrown.
 const ANYTHING: &str = "Error";
@@ -65,9 +65,8 @@ pub(super) fn throws<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
         walk.raises_unknown();
         return;
     }
-    let origin = if refuses_null(walk, condition) { Origin::Guard } else { Origin::Body };
     let exempt = is_stub(walk, node, thrown) || ty.as_str().contains("Assertion");
-    walk.raises(Raised { ty, span: walk.span(made), origin, exempt, condition });
+    raises_made(walk, made, (exempt, condition));
 }
 
 /// A body that consists of saying that it is not there yet.

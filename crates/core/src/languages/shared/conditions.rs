@@ -2,7 +2,8 @@
 
 use tree_sitter::Node;
 
-use crate::reading::Walk;
+use crate::model::{Name, Origin};
+use crate::reading::{Raised, Walk};
 use crate::text::Span;
 
 /// Notes the condition of an `if` that does nothing but throw; a block around the throw is seen through.
@@ -24,6 +25,15 @@ pub(in crate::languages) fn note_guard_in<'t, N: Copy + PartialEq>(
     let (Some(condition), Some(then)) = (walk.field(node, "condition"), walk.field(node, body)) else {
         return;
     };
+    note_guarded(walk, (condition, then), (throws, blocks));
+}
+
+/// Notes the condition of guarded code that does nothing but throw; blocks around the throw are seen through.
+pub(in crate::languages) fn note_guarded<'t, N: Copy + PartialEq>(
+    walk: &mut Walk<'t, N>,
+    (condition, then): (Node<'t>, Node<'t>),
+    (throws, blocks): (&[N], &[N]),
+) {
     let mut only = then;
     while walk.kind(only).is_some_and(|kind| blocks.contains(&kind)) {
         let [inner] = walk.children(only)[..] else { return };
@@ -32,6 +42,17 @@ pub(in crate::languages) fn note_guard_in<'t, N: Copy + PartialEq>(
     if walk.kind(only).is_some_and(|kind| throws.contains(&kind)) {
         walk.guard_at(only, walk.span(condition));
     }
+}
+
+/// Notes that what `made` names is thrown: a guard's doing where only null is refused.
+pub(in crate::languages) fn raises_made<N: Copy>(
+    walk: &mut Walk<'_, N>,
+    made: Node<'_>,
+    (exempt, condition): (bool, Option<Span>),
+) {
+    let origin = if refuses_null(walk, condition) { Origin::Guard } else { Origin::Body };
+    let (ty, span) = (Name::simple(walk.text(made)), walk.span(made));
+    walk.raises(Raised { ty, span, origin, exempt, condition });
 }
 
 /// Tells whether a condition only asks if a parameter of the callable around it is null.

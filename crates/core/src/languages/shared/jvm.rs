@@ -1,6 +1,6 @@
-//! Exceptions of the Java platform, which several languages throw.
+//! Exceptions and types of the Java platform, which several languages share.
 
-use crate::reading::Hierarchy;
+use crate::reading::{Hierarchy, TypeWords};
 
 /// Exceptions of `java.lang`, `java.io`, `java.util`, `java.net`, `java.nio`, `java.time` and neighbours.
 pub(in crate::languages) static JVM_EXCEPTIONS: Hierarchy = Hierarchy::new(
@@ -122,4 +122,17 @@ pub(in crate::languages) const JVM_AMBIENT: &[&str] = &[
     "Error",
     "Throwable",
     "Exception",
+];
+
+/// Built-in types as signatures and comments of Kotlin and Scala write them.
+pub(in crate::languages) const JVM_WORDS: TypeWords = &[
+    ("Boolean", "boolean"),
+    ("Byte", "number"),
+    ("Short", "number"),
+    ("Int", "number"),
+    ("Long", "number"),
+    ("Float", "number"),
+    ("Double", "number"),
+    ("String", "text"),
+    ("Unit", "none"),
 ];
