@@ -3,9 +3,9 @@
 use std::path::{Path, PathBuf};
 
 use anyhow::Context;
-use vinequill_core::languages;
 use vinequill_core::reading::Parsers;
 use vinequill_core::review::FileReading;
+use vinequill_core::settings::Settings;
 use vinequill_core::text::{Source, nearest};
 use vinequill_project::{
     Configured, Decoded, Found, Left, Reviewed, Selection, Unread, configure, decode, find_files, visit_files,
@@ -54,7 +54,6 @@ impl Session {
 
     /// As `open`, with `cwd` as the working folder.
     pub(crate) fn open_in(common: &Common, paths: &[PathBuf], cwd: &Path) -> Result<Self, Failure> {
-        check_languages(&common.languages)?;
         let paths: Vec<PathBuf> = paths.iter().map(|path| normal(&cwd.join(path))).collect();
         for path in &paths {
             if std::fs::symlink_metadata(path).is_err() {
@@ -68,6 +67,7 @@ impl Session {
             paths.first().map_or(cwd, |path| if path.is_dir() { path } else { path.parent().unwrap_or(cwd) });
         let mut project =
             configure(start, &common.config_source(), &common.overrides()).map_err(Failure::usage)?;
+        check_languages(&common.languages, &project.settings)?;
         if vinequill_project::nearest_project(start).is_none() {
             // Without configuration or repository the working folder is the project.
             project.root = if paths.iter().all(|path| path.starts_with(cwd)) {
@@ -125,7 +125,7 @@ impl Session {
         let mut bytes = Vec::new();
         std::io::Read::read_to_end(&mut std::io::stdin().lock(), &mut bytes)?;
         let shown = path.to_string_lossy().replace('\\', "/");
-        let Some(language) = languages::for_file(&shown) else {
+        let Some(language) = self.project.settings.language_of_file(&shown) else {
             return Err(Failure::usage(anyhow::anyhow!("{shown}: no language is known by this ending")));
         };
         let Some(decoded) = decode(bytes) else {
@@ -218,10 +218,10 @@ fn relative(from: &Path, path: &Path) -> String {
     parts.join("/")
 }
 
-fn check_languages(names: &[String]) -> Result<(), Failure> {
+fn check_languages(names: &[String], settings: &Settings) -> Result<(), Failure> {
     for name in names {
-        if languages::find(name).is_none() {
-            let ids = languages::ALL.iter().map(|language| language.id.as_str());
+        if settings.find_language(name).is_none() {
+            let ids = settings.languages().iter().map(|language| language.id.as_str());
             let hint = match nearest(name, ids.clone()) {
                 Some(near) => format!("did you mean `{near}`?"),
                 None => format!("it reads {}", ids.collect::<Vec<_>>().join(", ")),

@@ -13,6 +13,7 @@ pub mod model;
 pub mod notations;
 pub mod pairing;
 mod placeholder;
+pub mod profiles;
 pub mod proof;
 pub mod reading;
 pub mod review;
@@ -25,11 +26,33 @@ mod types;
 
 use settings::{Config, ConfigError, Known, Overrides, Settings};
 
+/// Returns the languages that come with the program, those of its line profiles included, by id.
+#[must_use]
+pub fn known_languages() -> Vec<&'static reading::Language> {
+    let mut out = languages::ALL.to_vec();
+    out.extend(profiles::built_in(&notations::ids()));
+    out.sort_by_key(|language| language.id);
+    out
+}
+
 /// Merges defaults, a configuration and what was asked for besides, with the registries at hand.
 ///
 /// # Errors
-/// [`ConfigError`] when a rule, language or notation is named that is not known.
+/// [`ConfigError`] when a rule, language or notation is named that is not known, or a profile has a mistake.
 pub fn settle(config: &Config, overrides: &Overrides) -> Result<Settings, ConfigError> {
     let levels = rules::levels();
-    Settings::resolve(config, overrides, Known { languages: languages::ALL, rules: &levels })
+    let own = profiles::languages(config, &notations::ids())?;
+    for language in &own {
+        if languages::find(language.id.as_str()).is_some() {
+            return Err(ConfigError::TakenName(language.id.as_str().to_owned()));
+        }
+    }
+    // A project's own profile comes before those of the program, and may take the place of one.
+    let mut known = own;
+    for language in known_languages() {
+        if !known.iter().any(|taken| taken.id == language.id) {
+            known.push(language);
+        }
+    }
+    Settings::resolve(config, overrides, Known { languages: &known, rules: &levels })
 }

@@ -4,7 +4,6 @@
 use std::fmt::Write;
 
 use crate::draft::{self, Only};
-use crate::languages;
 use crate::model::{Declaration, Kind, ParamName};
 use crate::reading::Parsers;
 use crate::review::{self, FileReading, Standing, Standings};
@@ -22,7 +21,7 @@ pub fn settings(config: &str) -> Settings {
 }
 
 fn read<'a>(source: &'a Source, settings: &'a Settings) -> FileReading<'a> {
-    let language = languages::for_file(source.path()).expect("a language has this ending");
+    let language = settings.language_of_file(source.file_name()).expect("a language has this ending");
     FileReading::read(source, language, settings, &mut Parsers::new())
 }
 
@@ -57,8 +56,8 @@ pub fn review_text(path: &str, text: &str, config: &str) -> String {
 /// # Panics
 /// When no language has the path's ending.
 #[must_use]
-pub fn outline_text(path: &str, text: &str) -> String {
-    let (settings, source) = (settings(""), Source::new(path, text));
+pub fn outline_text(path: &str, text: &str, config: &str) -> String {
+    let (settings, source) = (settings(config), Source::new(path, text));
     let file = read(&source, &settings);
     let standings = Standings::of(&file);
     let mut out = String::new();

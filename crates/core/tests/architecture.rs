@@ -10,7 +10,7 @@ const ROWS: &[&[&str]] = &[
     &["text"],
     &["model"],
     &["reading", "settings"],
-    &["languages", "notations"],
+    &["languages", "notations", "profiles"],
     &["pairing", "types", "placeholder"],
     &["debt"],
     &["rules"],

@@ -40,7 +40,7 @@ fn run(case: &Path) -> Result<(), Failed> {
     let text = fs::read_to_string(&source)?;
     let config = fs::read_to_string(case.join("config.toml")).unwrap_or_default();
     let name = source.file_name().unwrap_or_default().to_string_lossy().into_owned();
-    compare(&case.join("outline.txt"), &testing::outline_text(&name, &text))?;
+    compare(&case.join("outline.txt"), &testing::outline_text(&name, &text, &config))?;
     compare(&case.join("review.txt"), &testing::review_text(&name, &text, &config))?;
     let drafted = case.join("drafted.txt");
     if drafted.exists() {

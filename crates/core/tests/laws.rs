@@ -340,7 +340,7 @@ fn left_out_bodies_change_nothing_that_is_found() {
     // The same class with a body that is left out, and with a doc comment in it that keeps it in.
     let plain = "/** A. */\npublic class A {\n    /**\n     * Weighs. Twice.\n     *\n     * @throws java.io.IOException never\n     */\n    public int f(int a) { g(a); return h(a); }\n    public A() { x(); y(); }\n}\n";
     let kept = plain.replace("g(a);", "g(a); Runnable r = () -> { /** kept */ };");
-    let outline = |text: &str| testing::outline_text("A.java", text);
+    let outline = |text: &str| testing::outline_text("A.java", text, "");
     assert_eq!(outline(plain), outline(&kept));
     let findings = |text: &str| -> Vec<String> {
         let report = testing::review_text("A.java", text, "");

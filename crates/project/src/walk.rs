@@ -145,7 +145,7 @@ fn take(
 ) {
     let shown = shown_path(root, path);
     let name = shown.rsplit('/').next().unwrap_or_default();
-    let language = language_of(name, filter.settings).or_else(|| language_of_script(path, name));
+    let language = filter.settings.language_of_file(name).or_else(|| language_of_script(path, name));
     let Some(language) = language else {
         let ending = name.rsplit_once('.').map_or("without an ending", |(_, ending)| ending);
         *left.unknown.entry(ending.to_owned()).or_default() += 1;
@@ -180,18 +180,6 @@ fn take(
         _ => None,
     };
     found.push(Found { path: path.to_owned(), shown, language, named, only });
-}
-
-/// Returns the language of a file name; endings of the configuration come before the languages' own.
-fn language_of(name: &str, settings: &Settings) -> Option<&'static Language> {
-    let lower = name.to_ascii_lowercase();
-    let configured = languages::ALL.iter().copied().find(|language| {
-        let endings = settings.language(language.id).endings.as_ref();
-        endings
-            .is_some_and(|endings| endings.iter().any(|ending| lower.ends_with(&ending.to_ascii_lowercase())))
-    });
-    let own = languages::for_file(name).filter(|language| settings.language(language.id).endings.is_none());
-    configured.or(own)
 }
 
 /// Returns the language of a file without an ending, by the first line that runs it.

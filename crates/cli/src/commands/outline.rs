@@ -7,7 +7,7 @@ use clap::{Args, ValueEnum};
 use crate::exit::Done;
 use crate::options::common::Common;
 use crate::options::output::{Pair, deliver};
-use crate::report::outline;
+use crate::report::{explain, outline};
 use crate::session::Session;
 
 /// Options of `outline`.
@@ -22,6 +22,9 @@ pub(crate) struct Outline {
     /// File to write the report to
     #[arg(short = 'o', long = "output", value_name = "FILE", num_args = 1)]
     output: Vec<PathBuf>,
+    /// Show every line beside what it was taken for
+    #[arg(long)]
+    explain: bool,
     #[command(flatten)]
     common: Common,
 }
@@ -40,7 +43,9 @@ impl Outline {
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
         let session = Session::open(&self.common, &self.paths)?;
         let visited = session.visit(&self.common, |reading, decoded| {
-            let shown = outline::text(reading, &session.typed_path(reading.source.path()));
+            let path = session.typed_path(reading.source.path());
+            let shown =
+                if self.explain { explain::text(reading, &path) } else { outline::text(reading, &path) };
             (outline::file(reading, decoded.encoding), shown)
         })?;
         let (wires, texts): (Vec<_>, Vec<String>) = visited.files.into_iter().unzip();

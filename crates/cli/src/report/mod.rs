@@ -1,6 +1,7 @@
 //! Reports: one file a format. They lay out what the core found; they neither count nor decide.
 
 pub(crate) mod coverage;
+pub(crate) mod explain;
 pub(crate) mod json;
 pub(crate) mod outline;
 #[cfg(test)]

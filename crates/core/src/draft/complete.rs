@@ -127,6 +127,8 @@ struct Place<'f> {
     open: u32,
     /// Length of the closing mark.
     close: u32,
+    /// The right side of a frame, and the column in characters, from 0, where it stands.
+    frame: Option<(String, usize)>,
 }
 
 impl<'f> Place<'f> {
@@ -134,6 +136,9 @@ impl<'f> Place<'f> {
         let indent = file.source.indent_at(raw.span.start).to_owned();
         let ending = file.source.line_ending();
         let text = file.source.slice(raw.span);
+        if let Some(framed) = Self::framed(file, raw) {
+            return Ok(framed);
+        }
         Ok(match raw.carrier {
             Carrier::Lines { mark } => Self {
                 file,
@@ -142,6 +147,7 @@ impl<'f> Place<'f> {
                 ending,
                 open: 0,
                 close: 0,
+                frame: None,
             },
             Carrier::Block { open, close } => {
                 let starred = text.lines().skip(1).all(|line| line.trim_start().starts_with('*'));
@@ -154,7 +160,7 @@ impl<'f> Place<'f> {
                 };
                 let closing =
                     if text.lines().count() > 1 && starred { lead.to_owned() } else { format!("{indent} ") };
-                Self { file, prefix, closing, ending, open: length(open), close: length(close) }
+                Self { file, prefix, closing, ending, open: length(open), close: length(close), frame: None }
             }
             Carrier::Docstring => {
                 let opening = text.len() - text.trim_start_matches(|c: char| c.is_ascii_alphabetic()).len();
@@ -165,9 +171,62 @@ impl<'f> Place<'f> {
                 let marks = if quotes { 3 } else { 1 };
                 let prefix = base_lead(file, raw).unwrap_or(indent);
                 let open = Span::of(opening + marks, 0).start;
-                Self { file, closing: prefix.clone(), prefix, ending, open, close: Span::of(marks, 0).start }
+                Self {
+                    file,
+                    closing: prefix.clone(),
+                    prefix,
+                    ending,
+                    open,
+                    close: Span::of(marks, 0).start,
+                    frame: None,
+                }
             }
         })
+    }
+
+    /// Returns how lines are put into a comment with a frame, after the example of its own lines.
+    fn framed(file: &'f FileReading<'f>, raw: &RawComment) -> Option<Self> {
+        if file.language.border.is_empty() {
+            return None;
+        }
+        let source = file.source;
+        let said = raw.lines.iter().copied().filter(|&line| !source.slice(line).trim().is_empty());
+        let indent = |line: &Span| {
+            let text = source.slice(*line);
+            text.len() - text.trim_start().len()
+        };
+        let line = said.min_by_key(indent)?;
+        let whole = source.line_span(source.line(line.start))?;
+        let lead = Span::of(line.start as usize + indent(&line), 0).start;
+        let before = source.slice(Span::new(whole.start, lead));
+        // The line that the comment opens on shows its mark, not its frame.
+        let (open, close) = match raw.carrier {
+            Carrier::Block { open, .. } if before.trim_start().starts_with(open) => return None,
+            Carrier::Block { open, close } => (length(open), length(close)),
+            Carrier::Lines { .. } | Carrier::Docstring => (0, 0),
+        };
+        let after = source.slice(Span::new(line.end, whole.end));
+        let column = source.slice(Span::new(whole.start, line.end)).chars().count() + after.len()
+            - after.trim_start().len();
+        let frame = (!after.trim().is_empty()).then(|| (after.trim().to_owned(), column));
+        let closing = source.indent_at(raw.span.start).to_owned();
+        Some(Self {
+            file,
+            prefix: before.to_owned(),
+            closing,
+            ending: source.line_ending(),
+            open,
+            close,
+            frame,
+        })
+    }
+
+    /// Returns where lines are put that follow a line of the comment: behind its frame, where it has one.
+    fn behind(&self, line: Span) -> u32 {
+        if self.frame.is_none() {
+            return line.end;
+        }
+        self.file.source.line_span(self.file.source.line(line.start)).map_or(line.end, |whole| whole.end)
     }
 
     /// A docstring in single quotes is made one in triple quotes, so that it can hold several lines.
@@ -197,7 +256,9 @@ impl<'f> Place<'f> {
 
     fn line(&self, text: &str) -> String {
         let line = format!("{}{text}", self.prefix);
-        format!("{}{}", self.ending, line.trim_end())
+        let Some((mark, column)) = &self.frame else { return format!("{}{}", self.ending, line.trim_end()) };
+        let gap = " ".repeat(column.saturating_sub(line.chars().count()).max(1));
+        format!("{}{line}{gap}{mark}", self.ending)
     }
 
     /// Returns the edit that puts an addition into its place.
@@ -207,7 +268,7 @@ impl<'f> Place<'f> {
         let mut text: String = addition.lines.iter().map(|line| self.line(line)).collect();
         let last = addition.at == raw.lines.len() && !matches!(raw.carrier, Carrier::Lines { .. });
         if !last {
-            return Some(Edit { span: Span::at(line.end), text });
+            return Some(Edit { span: Span::at(self.behind(line)), text });
         }
         // The closing mark moves to a line of its own.
         let said = self.file.source.slice(line).trim_end().len();

@@ -1,6 +1,6 @@
 //! A whole comment for a declaration that has none.
 
-use super::carrier::wrap;
+use super::carrier::{broken, wrap};
 use super::choose::{Drafted, is_first_on_line, line_start, step};
 use super::skeleton::{entries, style};
 use crate::model::{Carrier, DeclId};
@@ -34,6 +34,14 @@ pub(super) fn fresh(
     }
     let (edit, comment) = match file.language.place {
         CommentPlace::Above | CommentPlace::DirectlyAbove => above(file, declaration.span.start, &lines)?,
+        CommentPlace::Below => below(file, declaration.header_end, &lines),
+        CommentPlace::FileTop if file.outline.of_file(file.source.file_name()) == Some(id.0 as usize) => {
+            let comment = wrapped(file, "", &lines);
+            (Edit { span: Span::at(0), text: format!("{comment}{}", file.source.line_ending()) }, comment)
+        }
+        CommentPlace::FileTop => {
+            return Err("only one comment at the top of a file is read in this language");
+        }
         CommentPlace::FirstInBody => first_in_body(file, declaration.header_end, declaration.span, &lines)?,
     };
     Ok(Some(Drafted { declaration: id, edits: vec![edit], comment }))
@@ -41,9 +49,9 @@ pub(super) fn fresh(
 
 fn above(file: &FileReading<'_>, start: u32, lines: &[String]) -> Result<(Edit, String), &'static str> {
     let ending = file.source.line_ending();
-    let indent = file.source.indent_at(start);
-    if is_first_on_line(file, start) {
-        let comment = wrap(file.language.carrier, lines, indent, ending);
+    let indent = indent(file, start);
+    if is_first_on_line(file, start) || file.outline.columns.is_some() {
+        let comment = wrapped(file, &indent, lines);
         let edit =
             Edit { span: Span::at(line_start(file, start)), text: format!("{indent}{comment}{ending}") };
         return Ok((edit, comment));
@@ -61,8 +69,40 @@ fn above(file: &FileReading<'_>, start: u32, lines: &[String]) -> Result<(Edit, 
     } else {
         text.first().copied().unwrap_or_default().to_owned()
     };
-    let comment = wrap(block, &[first], indent, ending);
+    let comment = wrap(block, &[first], &indent, ending);
     Ok((Edit { span: Span::at(start), text: format!("{comment} ") }, comment))
+}
+
+/// Returns what stands before a comment beside the declaration at `start`: in a file of fixed columns, all
+/// up to the first of them.
+fn indent(file: &FileReading<'_>, start: u32) -> String {
+    match file.outline.columns {
+        Some((from, _)) => " ".repeat(from.saturating_sub(1) as usize),
+        None => file.source.indent_at(start).to_owned(),
+    }
+}
+
+/// Wraps lines as a comment that stays inside the columns of the file, where it has any.
+fn wrapped(file: &FileReading<'_>, indent: &str, lines: &[String]) -> String {
+    let (carrier, ending) = (file.language.carrier, file.source.line_ending());
+    let Some((from, to)) = file.outline.columns else { return wrap(carrier, lines, indent, ending) };
+    let mark = match carrier {
+        Carrier::Lines { mark } => mark.len(),
+        Carrier::Block { .. } | Carrier::Docstring => 2,
+    };
+    let width = (to + 1).saturating_sub(from) as usize;
+    wrap(carrier, &broken(lines, width.saturating_sub(mark + 1).max(8)), indent, ending)
+}
+
+/// Puts a comment on the lines below a header.
+fn below(file: &FileReading<'_>, header_end: u32, lines: &[String]) -> (Edit, String) {
+    let ending = file.source.line_ending();
+    let line = file.source.line(header_end);
+    let end = file.source.line_span(line).map_or(header_end, |span| span.end);
+    let next = file.source.line_span(line + 1).filter(|&span| !file.source.slice(span).trim().is_empty());
+    let indent = indent(file, next.map_or(header_end, |span| span.start));
+    let comment = wrapped(file, &indent, lines);
+    (Edit { span: Span::at(end), text: format!("{ending}{indent}{comment}") }, comment)
 }
 
 fn first_in_body(

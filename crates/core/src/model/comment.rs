@@ -27,6 +27,23 @@ pub enum Dialect {
     Ruby,
     /// `@param name: text`, after a first line `name() - summary`.
     Colon,
+    /// Words of one's own open the parts of a comment box.
+    Labels(&'static Labels),
+}
+
+/// The words that open the parts of a comment box.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub struct Labels {
+    /// Of the description.
+    pub summary: &'static [&'static str],
+    /// Of parameters.
+    pub param: &'static [&'static str],
+    /// Of what comes back.
+    pub returns: &'static [&'static str],
+    /// Of exceptions.
+    pub raises: &'static [&'static str],
+    /// Of parts in which nothing is read.
+    pub ignore: &'static [&'static str],
 }
 
 /// What carries the text of a comment.

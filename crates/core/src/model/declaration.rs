@@ -71,6 +71,38 @@ impl Kind {
         }
     }
 
+    /// Finds the kind that a word names.
+    #[must_use]
+    pub fn find(word: &str) -> Option<Self> {
+        const ALL: [Kind; 24] = [
+            Kind::File,
+            Kind::Package,
+            Kind::Module,
+            Kind::Class,
+            Kind::Interface,
+            Kind::Struct,
+            Kind::Enum,
+            Kind::Trait,
+            Kind::Record,
+            Kind::Object,
+            Kind::Union,
+            Kind::Function,
+            Kind::Method,
+            Kind::Constructor,
+            Kind::Property,
+            Kind::Field,
+            Kind::Constant,
+            Kind::EnumMember,
+            Kind::TypeAlias,
+            Kind::Macro,
+            Kind::Event,
+            Kind::Delegate,
+            Kind::Operator,
+            Kind::Program,
+        ];
+        ALL.into_iter().find(|kind| kind.as_str() == word)
+    }
+
     /// Tells whether it is a type.
     #[must_use]
     pub const fn is_type(self) -> bool {

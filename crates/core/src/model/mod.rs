@@ -11,7 +11,7 @@ mod outline;
 mod signature;
 
 pub use comment::{
-    Carrier, CommentId, Dialect, Doc, DocComment, Entry, EntryKind, EntryName, Mark, MarkStanding,
+    Carrier, CommentId, Dialect, Doc, DocComment, Entry, EntryKind, EntryName, Labels, Mark, MarkStanding,
     RawComment, Section,
 };
 pub use declaration::{Attached, Body, Construction, DeclId, Declaration, Excuse, Kind, Misplaced, Surface};

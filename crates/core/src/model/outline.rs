@@ -14,6 +14,8 @@ pub struct Outline {
     pub unparsed: Vec<Span>,
     /// Lines that part a comment from its declaration without belonging to either: imports and the like.
     pub separators: Vec<Span>,
+    /// The first and last column, from 1, that hold code and comments, where they are fixed in this file.
+    pub columns: Option<(u32, u32)>,
 }
 
 impl Outline {
@@ -44,6 +46,16 @@ impl Outline {
     #[must_use]
     pub fn attached(&self, id: DeclId) -> Attached {
         self.declaration(id).comment
+    }
+
+    /// Returns the index of the declaration that a file is about: the only one that stands in no other, or
+    /// the one that has the file's name.
+    #[must_use]
+    pub fn of_file(&self, file_name: &str) -> Option<usize> {
+        let stem = file_name.rsplit_once('.').map_or(file_name, |(stem, _)| stem);
+        let outer = || (0..self.declarations.len()).filter(|&at| self.declarations[at].owner.is_none());
+        let named = outer().find(|&at| self.declarations[at].name.as_str().eq_ignore_ascii_case(stem));
+        named.or_else(|| outer().next().filter(|_| outer().count() == 1))
     }
 
     /// Returns the number of bytes that were not understood.

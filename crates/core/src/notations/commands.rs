@@ -241,7 +241,7 @@ fn read_entry(lines: &Lines<'_>, kind: EntryKind, tag: &str, rows: (usize, usize
         rest = after.trim_start();
     }
     if kind != EntryKind::Returns || tag == "retval" {
-        let (word, after) = first_word(rest);
+        let (word, after) = keyword(lines, rest, &mut found).unwrap_or_else(|| first_word(rest));
         // `@param a, b text`: names that go on behind a comma.
         let (word, after) = names_until(rest, word, after);
         if tag == "retval" {
@@ -267,6 +267,21 @@ fn read_entry(lines: &Lines<'_>, kind: EntryKind, tag: &str, rows: (usize, usize
         (!bare.is_empty()).then(|| crate::text::Span::of(span.end as usize - bare.len(), span.end as usize))
     });
     found
+}
+
+/// Splits off a parameter that is passed by keyword, as macro languages have them: `name=`, and the default
+/// in brackets behind it, `name= (work)`.
+fn keyword<'t>(lines: &Lines<'_>, rest: &'t str, found: &mut Entry) -> Option<(&'t str, &'t str)> {
+    let (word, _) = first_word(rest);
+    let equals = word.find('=').filter(|&at| at > 0)?;
+    let behind = rest[rest.len() - rest.trim_start().len() + equals + 1..].trim_start();
+    let default = behind.strip_prefix('(').and_then(|inner| inner.split_once(')'));
+    let Some((default, after)) = default else { return Some((&word[..equals], behind)) };
+    if !default.trim().is_empty() {
+        found.default = Some(lines.span_of(default.trim()));
+    }
+    found.optional = true;
+    Some((&word[..equals], after))
 }
 
 /// Widens a first word that ends with a comma by the words that belong to the same list.

@@ -12,6 +12,7 @@ mod field_lists;
 mod fields;
 mod google;
 mod headings;
+mod labels;
 mod lines;
 mod notation;
 mod numpy;
@@ -37,12 +38,19 @@ pub static ALL: &[&Notation] = &[
     &epytext::EPYTEXT,
     &google::GOOGLE,
     &headings::HEADINGS,
+    &labels::LABELS,
     &numpy::NUMPY,
     &prose::PROSE,
     &rest::REST,
     &tags::TAGS,
     &xml::XML,
 ];
+
+/// Returns the ids of all notations.
+#[must_use]
+pub fn ids() -> Vec<NotationId> {
+    ALL.iter().map(|notation| notation.id).collect()
+}
 
 /// Finds a notation by its id.
 #[must_use]

@@ -196,7 +196,7 @@ pub(super) fn additions(
             let shift = item_lead(lines, section);
             for entry in group {
                 let at = place(doc, section.lines, entry, order);
-                let text: Vec<String> = reindented(writer.item(entry), shift);
+                let text: Vec<String> = reindented(writer.item(entry), &shift);
                 match out.iter_mut().find(|addition| addition.at == at) {
                     Some(addition) => addition.lines.extend(text),
                     None => out.push(Addition { at, lines: text }),
@@ -220,7 +220,7 @@ pub(super) fn additions(
 }
 
 /// Returns the white space by which the items of a section are indented beyond the comment itself.
-fn item_lead<'s>(lines: &Lines<'s>, section: &Section) -> &'s str {
+fn item_lead(lines: &Lines<'_>, section: &Section) -> String {
     let lead = |at: usize| {
         let text = lines.text(at);
         &text[..text.len() - text.trim_start().len()]
@@ -232,7 +232,11 @@ fn item_lead<'s>(lines: &Lines<'s>, section: &Section) -> &'s str {
     let rows = section.lines.0 as usize + 1..section.lines.1 as usize;
     let item =
         rows.clone().find(|&at| !lines.is_blank(at) && lines.indent(at) == section.item_indent as usize);
-    item.map_or("", lead).strip_prefix(base).unwrap_or("")
+    match item {
+        Some(row) => lead(row).strip_prefix(base).unwrap_or("").to_owned(),
+        // The only item stands on the line of its heading.
+        None => " ".repeat((section.item_indent as usize).saturating_sub(base_indent(lines))),
+    }
 }
 
 /// Gives an item the indentation that the section's items have.

@@ -505,7 +505,9 @@ fn spelling(kind: EntryKind, name: &str, dialect: Dialect) -> String {
         (EntryKind::TypeParam, Dialect::JavaScript | Dialect::Php | Dialect::Ruby) => {
             format!("@template {name}")
         }
-        (EntryKind::TypeParam, Dialect::Plain | Dialect::Colon) => format!("@param <{name}>"),
+        (EntryKind::TypeParam, Dialect::Plain | Dialect::Colon | Dialect::Labels(_)) => {
+            format!("@param <{name}>")
+        }
         (EntryKind::Returns, _) if script => "@returns".to_owned(),
         (EntryKind::Returns, _) => "@return".to_owned(),
         (EntryKind::Yields, Dialect::Ruby) => "@yield".to_owned(),
@@ -550,9 +552,12 @@ impl EntryLines for TagLines {
     fn types(&self, dialect: Dialect) -> TypeCustom {
         match dialect {
             Dialect::JavaScript | Dialect::Php | Dialect::Ruby => TypeCustom::Always,
-            Dialect::Plain | Dialect::Kotlin | Dialect::Scala | Dialect::TypeScript | Dialect::Colon => {
-                TypeCustom::Never
-            }
+            Dialect::Plain
+            | Dialect::Kotlin
+            | Dialect::Scala
+            | Dialect::TypeScript
+            | Dialect::Colon
+            | Dialect::Labels(_) => TypeCustom::Never,
         }
     }
 }

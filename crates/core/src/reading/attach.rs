@@ -4,32 +4,58 @@ use super::{CommentPlace, Language};
 use crate::model::{Attached, Carrier, CommentId, Doc, Misplaced, Outline};
 use crate::text::{Source, Span, narrow};
 
+/// What a language has to say about where its doc comments stand.
+#[derive(Clone, Copy, Debug)]
+pub struct Custom {
+    /// Where the doc comment stands.
+    pub place: CommentPlace,
+    /// A comment may say by a command which declaration it is about.
+    pub by_command: bool,
+    /// A doc comment between annotations and the name is dropped.
+    pub drops_after_annotations: bool,
+}
+
+impl Custom {
+    /// Returns what a language has to say.
+    #[must_use]
+    pub fn of(language: &Language) -> Self {
+        Self {
+            place: language.place,
+            by_command: language.notation.as_str() == "commands",
+            drops_after_annotations: language.drops_after_annotations,
+        }
+    }
+}
+
 /// Attaches the comments of an outline to its declarations.
-pub(super) fn attach(outline: &mut Outline, source: &Source, language: &Language) {
+pub fn attach(outline: &mut Outline, source: &Source, custom: Custom) {
     attach_back(outline, source);
-    let by_command = language.notation.as_str() == "commands";
     let mut found: Vec<(usize, Attached)> = Vec::new();
     for (at, declaration) in outline.declarations.iter().enumerate() {
         let mut attached = declaration.comment;
         let start = declaration.span.start;
-        match language.place {
-            CommentPlace::Above if attached.doc.is_none() => {
+        match custom.place {
+            CommentPlace::Above | CommentPlace::Below | CommentPlace::FileTop if attached.doc.is_none() => {
                 let name = declaration.name.as_str();
                 attached.doc = doc_above(outline, source, start)
-                    .filter(|&id| !by_command || !names_another(outline, source, (id, name)));
+                    .filter(|&id| !custom.by_command || !names_another(outline, source, (id, name)));
             }
             CommentPlace::DirectlyAbove if attached.doc.is_none() => {
                 attached.doc = directly_above(outline, source, (start, declaration.name.as_str()));
             }
-            CommentPlace::Above | CommentPlace::DirectlyAbove | CommentPlace::FirstInBody => {}
+            CommentPlace::Above
+            | CommentPlace::Below
+            | CommentPlace::DirectlyAbove
+            | CommentPlace::FileTop
+            | CommentPlace::FirstInBody => {}
         }
-        if language.place == CommentPlace::DirectlyAbove {
+        if custom.place == CommentPlace::DirectlyAbove {
             if attached.doc.is_none() && attached.misplaced.is_none() {
                 attached.misplaced = beyond_gap(outline, source, declaration.name.as_str(), start);
             }
         } else if attached.doc.is_none() && attached.misplaced.is_none() {
             attached.misplaced =
-                after_annotations(outline, language, declaration.span.start, declaration.name_span)
+                after_annotations(outline, custom, declaration.span.start, declaration.name_span)
                     .or_else(|| beyond_separators(outline, source, declaration.span.start))
                     .or_else(|| ordinary_above(outline, source, declaration.span.start));
         }
@@ -207,8 +233,8 @@ fn parts_nothing(source: &Source, from: u32, upto: u32) -> bool {
 }
 
 /// Returns a doc comment that stands between annotations and the name, where the language drops it.
-fn after_annotations(outline: &Outline, language: &Language, start: u32, name: Span) -> Option<Misplaced> {
-    if !language.drops_after_annotations {
+fn after_annotations(outline: &Outline, custom: Custom, start: u32, name: Span) -> Option<Misplaced> {
+    if !custom.drops_after_annotations {
         return None;
     }
     let from = before(outline, start);

@@ -4,7 +4,7 @@ use std::sync::OnceLock;
 
 use tree_sitter::{Node, Tree};
 
-use super::{Given, Language, Parsers, Reader, Token, Walk, attach, walk};
+use super::{Custom, Given, Language, Parsers, Reader, Token, Walk, attach, walk};
 use crate::model::{Carrier, Doc, Outline};
 use crate::text::{Source, Span};
 
@@ -284,7 +284,7 @@ impl<G: Grammar> Reader for GrammarReader<G> {
             return Outline { unparsed: vec![all], ..Outline::default() };
         };
         let mut outline = walk::walk(self.0, source, &tree, given);
-        attach::attach(&mut outline, source, self.0.serves());
+        attach(&mut outline, source, Custom::of(self.0.serves()));
         outline
     }
 

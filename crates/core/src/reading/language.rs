@@ -63,8 +63,12 @@ impl Demand {
 pub enum CommentPlace {
     /// Above the declaration.
     Above,
+    /// Below its header.
+    Below,
     /// Directly above the declaration: an empty line parts the two.
     DirectlyAbove,
+    /// At the top of the file, for the declaration that the file is about.
+    FileTop,
     /// As the first statement of the body.
     FirstInBody,
 }
@@ -78,6 +82,15 @@ pub struct Token {
     pub span: Span,
 }
 
+/// What a line matched.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct Explained {
+    /// The line, from 1.
+    pub line: u32,
+    /// What it matched.
+    pub what: String,
+}
+
 /// Turns text into an outline.
 pub trait Reader: Sync {
     /// Reads a source. Never fails: what is not understood is listed in the outline.
@@ -88,6 +101,11 @@ pub trait Reader: Sync {
 
     /// Parses and does nothing else: the yardstick of the benchmarks. Returns the number of nodes.
     fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize;
+
+    /// Says what lines matched, sorted by line, where patterns decide; a grammar has nothing to say.
+    fn explain(&self, _source: &Source) -> Vec<Explained> {
+        Vec::new()
+    }
 }
 
 /// Words for built-in types, each with its family. Types of one family never contradict each other
@@ -126,6 +144,10 @@ pub struct Language {
     pub opens_with_name: bool,
     /// Whether a doc comment between annotations and the name is dropped.
     pub drops_after_annotations: bool,
+    /// Names that differ only in upper and lower case are one.
+    pub ignores_case: bool,
+    /// Characters that frame the lines of a comment.
+    pub border: &'static str,
     /// Exceptions of the standard library.
     pub hierarchy: &'static Hierarchy,
     /// Exceptions that any operation can raise: an entry that names one is never unknown.
@@ -160,6 +182,8 @@ impl Language {
             any_optional: false,
             opens_with_name: false,
             drops_after_annotations: false,
+            ignores_case: false,
+            border: "",
             hierarchy: &NO_HIERARCHY,
             ambient: &[],
             well_known: &[],

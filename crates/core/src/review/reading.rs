@@ -68,7 +68,7 @@ impl<'a> FileReading<'a> {
             )
         };
         let mut docs: HashMap<CommentId, DocComment> = evident.iter().map(read).collect();
-        reconcile(&mut outline, &mut docs, source, language.dialect);
+        reconcile(&mut outline, &mut docs, source, language);
         Self { source, language, settings, outline, notation, docs, habits: OnceCell::new() }
     }
 
@@ -108,8 +108,9 @@ fn reconcile(
     outline: &mut Outline,
     docs: &mut HashMap<CommentId, DocComment>,
     source: &Source,
-    dialect: Dialect,
+    language: &Language,
 ) {
+    let dialect = language.dialect;
     for at in 0..outline.declarations.len() {
         let declaration = &outline.declarations[at];
         if let Construction::Member(id) = declaration.construction
@@ -119,6 +120,9 @@ fn reconcile(
             let taken = outline.declaration(id).signature.clone();
             outline.declarations[at].constructor = Some(Box::new(Signature { type_parameters, ..taken }));
         }
+    }
+    if language.ignores_case {
+        spell_alike(outline, docs);
     }
     if !matches!(dialect, Dialect::Kotlin | Dialect::Ruby) {
         return;
@@ -140,6 +144,24 @@ fn reconcile(
             for parameter in &mut signature.parameters {
                 let before = source.text()[..parameter.span.start as usize].chars().next_back();
                 parameter.told |= before == Some('&');
+            }
+        }
+    }
+}
+
+/// Gives names in entries the spelling of the signature, where upper and lower case are one.
+fn spell_alike(outline: &Outline, docs: &mut HashMap<CommentId, DocComment>) {
+    for declaration in &outline.declarations {
+        let Some(doc) = declaration.comment.doc.and_then(|id| docs.get_mut(&id)) else { continue };
+        let signature = &declaration.signature;
+        let names = || {
+            let parameters = signature.parameters.iter().filter_map(|parameter| parameter.named());
+            parameters.chain(signature.throws.iter().map(|thrown| &thrown.ty))
+        };
+        for name in doc.entries.iter_mut().flat_map(|entry| &mut entry.names) {
+            let said = name.name.as_str().to_lowercase();
+            if let Some(alike) = names().find(|known| known.as_str().to_lowercase() == said) {
+                name.name = alike.clone();
             }
         }
     }

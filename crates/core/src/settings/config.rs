@@ -56,6 +56,12 @@ pub struct Config {
     /// What is different in one language.
     #[serde(default)]
     pub languages: BTreeMap<String, LanguageConfig>,
+    /// Languages of one's own, described by patterns.
+    #[serde(default)]
+    pub profiles: Vec<super::ProfileConfig>,
+    /// The text that this was read from: mistakes that are found later are told by their line in it.
+    #[serde(skip)]
+    pub text: String,
 }
 
 /// The table `[coverage]`.
@@ -151,6 +157,7 @@ impl Config {
     /// # Errors
     /// [`ConfigError`] with the line when the text is no TOML, or has a key or value that is not known.
     pub fn parse(text: &str) -> Result<Self, ConfigError> {
-        toml::from_str(text).map_err(|error| ConfigError::of_toml(text, &error))
+        let config: Self = toml::from_str(text).map_err(|error| ConfigError::of_toml(text, &error))?;
+        Ok(Self { text: text.to_owned(), ..config })
     }
 }

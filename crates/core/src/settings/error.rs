@@ -30,6 +30,9 @@ pub enum ConfigError {
         /// What probably was meant.
         nearest: Option<String>,
     },
+    /// A profile has the name of a language that comes with the program.
+    #[error("a profile is named `{0}`, as a language that is there already; give it another name")]
+    TakenName(String),
     /// A placeholder that reads like no text at all.
     #[error("`placeholder = \"{0}\"`: a placeholder needs a word, so that it can be found again")]
     Wordless(String),

@@ -3,9 +3,14 @@
 mod config;
 mod error;
 mod levels;
+mod profile;
 mod resolve;
 
 pub use config::{Ask, Config, CoverageConfig, DemandConfig, DraftConfig, LanguageConfig, PlainDemand};
 pub use error::ConfigError;
 pub use levels::{LevelSetting, level_of};
+pub use profile::{
+    Case, ColumnsConfig, DeclarationConfig, Declarations, DocAt, DocMark, ExampleConfig, LabelsConfig,
+    Located, Pattern, ProfileConfig,
+};
 pub use resolve::{Known, LanguageSettings, Overrides, Settings};

@@ -32,6 +32,7 @@ pub struct Overrides {
 /// The merged meaning of all that was asked for.
 #[derive(Clone, Debug)]
 pub struct Settings {
+    known: Vec<&'static Language>,
     languages: BTreeMap<&'static str, LanguageSettings>,
     /// The level from which a finding fails the run.
     pub fail_on: Level,
@@ -108,6 +109,7 @@ impl Settings {
             languages.insert(language.id.as_str(), settings);
         }
         Ok(Self {
+            known: known.languages.to_vec(),
             languages,
             fail_on: config.fail_on.unwrap_or(Level::Warning),
             max_unparsed: config.max_unparsed.unwrap_or(2.0),
@@ -116,6 +118,32 @@ impl Settings {
             complete_floor: config.coverage.complete_floor,
             placeholder,
         })
+    }
+
+    /// Returns all languages that can be read, those of the project's own profiles included.
+    #[must_use]
+    pub fn languages(&self) -> &[&'static Language] {
+        &self.known
+    }
+
+    /// Finds a language by its id.
+    #[must_use]
+    pub fn find_language(&self, id: &str) -> Option<&'static Language> {
+        self.known.iter().copied().find(|language| language.id.as_str() == id)
+    }
+
+    /// Finds the language of a file by its name; endings of the configuration come before the languages' own.
+    #[must_use]
+    pub fn language_of_file(&self, file_name: &str) -> Option<&'static Language> {
+        let lower = file_name.to_lowercase();
+        let configured = self.known.iter().copied().find(|language| {
+            let endings = self.language(language.id).endings.iter().flatten();
+            endings.into_iter().any(|ending| lower.ends_with(&ending.to_lowercase()))
+        });
+        let own = |language: &&'static Language| {
+            language.reads(file_name) && self.language(language.id).endings.is_none()
+        };
+        configured.or_else(|| self.known.iter().copied().find(own))
     }
 
     /// Returns what holds for a language of the registry.

@@ -734,7 +734,7 @@ mod tests {
     fn characters_that_are_written_over_in_part_do_no_harm() {
         let text = "#define A(x) \u{2211}\n\u{e9} API int f(void);\nint g;\n";
         assert_eq!(mask(text, false, false).text().len(), text.len());
-        let outline = crate::testing::outline_text("a.h", text);
+        let outline = crate::testing::outline_text("a.h", text, "");
         assert!(outline.contains("function f("), "{outline}");
     }
 

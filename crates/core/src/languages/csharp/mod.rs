@@ -34,6 +34,8 @@ pub(super) static CSHARP: Language = Language {
     any_optional: false,
     opens_with_name: false,
     drops_after_annotations: true,
+    ignores_case: false,
+    border: "",
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,
     well_known: types::WELL_KNOWN,

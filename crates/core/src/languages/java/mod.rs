@@ -33,6 +33,8 @@ pub(super) static JAVA: Language = Language {
     any_optional: false,
     opens_with_name: false,
     drops_after_annotations: true,
+    ignores_case: false,
+    border: "",
     hierarchy: &JVM_EXCEPTIONS,
     ambient: JVM_AMBIENT,
     well_known: types::WELL_KNOWN,

@@ -40,6 +40,8 @@ pub(super) static PYTHON: Language = Language {
     any_optional: false,
     opens_with_name: false,
     drops_after_annotations: false,
+    ignores_case: false,
+    border: "",
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,
     well_known: &[],

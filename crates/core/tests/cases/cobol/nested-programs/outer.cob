@@ -1,0 +1,12 @@
+      *> Runs the return of the quarter.
+       IDENTIFICATION DIVISION.
+       PROGRAM-ID. QUARTER.
+       PROCEDURE DIVISION.
+           CALL "MONTH" USING 1
+           GOBACK.
+       IDENTIFICATION DIVISION.
+       PROGRAM-ID. MONTH.
+       PROCEDURE DIVISION USING MONTH-NUMBER.
+           GOBACK.
+       END PROGRAM MONTH.
+       END PROGRAM QUARTER.
