@@ -25,7 +25,7 @@ pub struct Configured {
 #[non_exhaustive]
 pub enum ConfigFailure {
     /// The file could not be read.
-    #[error("{}: {source}", path.display())]
+    #[error("{}", path.display())]
     Io {
         /// The file.
         path: PathBuf,
@@ -33,7 +33,7 @@ pub enum ConfigFailure {
         source: std::io::Error,
     },
     /// The file has a mistake.
-    #[error("{}: {source}", path.display())]
+    #[error("{}", path.display())]
     Mistake {
         /// The file.
         path: PathBuf,

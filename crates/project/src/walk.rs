@@ -58,7 +58,7 @@ pub enum WalkFailure {
     #[error("{}: there is no such file or folder", .0.display())]
     Missing(PathBuf),
     /// A glob does not compile.
-    #[error("`{pattern}` is no valid pattern: {source}")]
+    #[error("`{pattern}` is no valid pattern")]
     Pattern {
         /// The pattern.
         pattern: String,

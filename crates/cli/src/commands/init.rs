@@ -33,7 +33,8 @@ mod tests {
 
     #[test]
     fn the_template_is_valid_as_it_is_and_with_every_key_switched_on() {
-        assert_eq!(Config::parse(super::TEMPLATE).unwrap(), Config::default());
+        let silent = Config { text: String::new(), ..Config::parse(super::TEMPLATE).unwrap() };
+        assert_eq!(silent, Config::default());
         let switched: String = super::TEMPLATE
             .lines()
             .map(|line| line.strip_prefix("#: ").unwrap_or(if line.starts_with('#') { "" } else { line }))

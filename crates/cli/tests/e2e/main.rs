@@ -1,8 +1,8 @@
 //! End to end: the built program on files in a temporary folder, its real output and exit code.
 //!
 //! `bad_input` what it is given that is no clean source · `coverage` numbers and floors · `demo` the demo
-//! project · `draft` diffs, targets, writing · `outline` what is understood · `review` formats, levels,
-//! configuration · `usage` options, help, errors · `workshop` the helpers.
+//! project · `draft` diffs, targets, writing · `outline` what is understood · `profiles` languages without a
+//! grammar · `review` formats, levels, configuration · `usage` options, help, errors · `workshop` the helpers.
 
 #![expect(clippy::unwrap_used, reason = "helpers of tests stop the test where they fail")]
 
@@ -11,6 +11,7 @@ mod coverage;
 mod demo;
 mod draft;
 mod outline;
+mod profiles;
 mod review;
 mod usage;
 mod workshop;

@@ -67,7 +67,12 @@ pub(super) fn compile(config: &ProfileConfig) -> Result<Profile, Mistake> {
         return Err(Mistake::at(&config.declaration, "a profile needs a pattern of its declarations"));
     }
     for declaration in &config.declaration.value.0 {
-        profile.rules.push(rule(config, declaration, &patterns)?);
+        let mut declaration = declaration.clone();
+        if declaration.pattern.at == 0 {
+            // A pattern that stands alone stands where its key does.
+            declaration.pattern.at = config.declaration.at;
+        }
+        profile.rules.push(rule(config, &declaration, &patterns)?);
     }
     Ok(profile)
 }
@@ -183,19 +188,20 @@ fn docs(config: &ProfileConfig, marks: &[Mark]) -> Result<Vec<Carrier>, Mistake>
 fn doc_at(config: &ProfileConfig) -> Result<Vec<DocAt>, Mistake> {
     match &config.doc_at {
         None => Ok(vec![DocAt::Above]),
-        Some(places) if places.value.is_empty() => {
+        Some(places) if places.value.all().is_empty() => {
             Err(Mistake::at(places, "`doc-at` needs `above`, `below` or `file-top`"))
         }
-        Some(places) => Ok(places.value.clone()),
+        Some(places) => Ok(places.value.all().to_vec()),
     }
 }
 
 fn columns(config: &ProfileConfig, patterns: &Patterns) -> Result<Option<Columns>, Mistake> {
-    let Some(columns) = &config.columns else { return Ok(None) };
+    let Some(place) = &config.columns else { return Ok(None) };
+    let columns = &place.value;
     if columns.from == 0 || columns.to < columns.from {
         let reason =
             format!("`columns` go from {} to {}; they count from 1 and rise", columns.from, columns.to);
-        return Err(Mistake::at(&config.name, reason));
+        return Err(Mistake::at(place, reason));
     }
     Ok(Some(Columns { from: columns.from, to: columns.to, unless: patterns.maybe(columns.unless.as_ref())? }))
 }

@@ -237,7 +237,9 @@ impl Build<'_> {
         let at_end = rule.parameters_until.is_some()
             && !rule.pattern.capture_names().flatten().any(|n| n == "parameters");
         let group = start.parameters.or_else(|| at_end.then(|| Span::of(start.end, start.end)));
-        if let Some(group) = group.filter(|_| rule.parameters_at.is_none() && (kind.is_callable() || !kind.is_type())) {
+        if let Some(group) =
+            group.filter(|_| rule.parameters_at.is_none() && (kind.is_callable() || !kind.is_type()))
+        {
             let listed = parameters::read(rule, scanned, group, scanned.code.len());
             header_end = header_end.max(listed.end);
             for parameter in &listed.parameters {

@@ -88,7 +88,9 @@ fn language(config: &ProfileConfig, notations: &[NotationId]) -> Result<&'static
         let reason = format!("`{}` is no name: it takes lower case letters, digits and hyphens", name.value);
         return Err(Mistake::at(name, reason));
     }
-    if config.endings.value.is_empty() || config.endings.value.iter().any(|ending| ending.len() < 2) {
+    if config.endings.value.all().is_empty()
+        || config.endings.value.all().iter().any(|ending| ending.len() < 2)
+    {
         return Err(Mistake::at(&config.endings, "a profile needs file name endings, such as `.mum`"));
     }
     let profile = compile(config)?;
@@ -101,7 +103,8 @@ fn language(config: &ProfileConfig, notations: &[NotationId]) -> Result<&'static
         DocAt::FileTop => CommentPlace::FileTop,
     };
     let id = keep(&name.value);
-    let endings: Vec<&'static str> = config.endings.value.iter().map(|e| keep(&e.to_lowercase())).collect();
+    let endings: Vec<&'static str> =
+        config.endings.value.all().iter().map(|e| keep(&e.to_lowercase())).collect();
     let border = profile.border;
     let by_command = notation.as_str() == "commands";
     let custom = Custom { place, by_command, drops_after_annotations: false };
@@ -113,7 +116,7 @@ fn language(config: &ProfileConfig, notations: &[NotationId]) -> Result<&'static
         notations: Box::leak(accepted.into_boxed_slice()),
         notation,
         demand: config.demand.map_or(demand, |own| own.over(demand)),
-        untyped: true,
+        untyped: false,
         any_optional: true,
         carrier,
         dialect: dialect(config),

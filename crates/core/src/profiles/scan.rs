@@ -270,7 +270,8 @@ fn gather(profile: &Profile, text: &str, found: &[Met]) -> Vec<RawComment> {
         let joins = out.last().is_some_and(|last| {
             let gap = &text[last.span.end as usize..met.span.start as usize];
             let near = gap.matches('\n').count() == 1;
-            let same = last.carrier == carrier || (doc == Doc::IfAbove && last.standing == doc);
+            // The lines of a frame may have a mark of their own.
+            let same = last.carrier == carrier || (doc != Doc::No && last.standing == doc);
             matches!((last.carrier, carrier), (Carrier::Lines { .. }, Carrier::Lines { .. }))
                 && same
                 && near
@@ -280,6 +281,10 @@ fn gather(profile: &Profile, text: &str, found: &[Met]) -> Vec<RawComment> {
         trailing_before = met.trailing;
         if let Some(last) = out.last_mut().filter(|_| joins) {
             last.span.end = met.span.end;
+            let rank = |one: Carrier| profile.docs.iter().position(|doc| *doc == one);
+            if rank(carrier) < rank(last.carrier) {
+                last.carrier = carrier;
+            }
             last.lines.extend(lines);
             continue;
         }

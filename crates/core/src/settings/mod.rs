@@ -11,6 +11,6 @@ pub use error::ConfigError;
 pub use levels::{LevelSetting, level_of};
 pub use profile::{
     Case, ColumnsConfig, DeclarationConfig, Declarations, DocAt, DocMark, ExampleConfig, LabelsConfig,
-    Located, Pattern, ProfileConfig,
+    Located, Pattern, ProfileConfig, Several,
 };
 pub use resolve::{Known, LanguageSettings, Overrides, Settings};

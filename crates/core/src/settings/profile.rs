@@ -66,6 +66,54 @@ pub enum DocAt {
     FileTop,
 }
 
+/// One value, or a list of them.
+#[derive(Clone, Debug, Default, PartialEq, Eq, schemars::JsonSchema)]
+#[schemars(untagged)]
+pub enum Several<T> {
+    /// None.
+    #[default]
+    #[schemars(skip)]
+    None,
+    /// One.
+    One(T),
+    /// A list.
+    List(Vec<T>),
+}
+
+impl<T> Several<T> {
+    /// Returns all values.
+    #[must_use]
+    pub fn all(&self) -> &[T] {
+        match self {
+            Self::None => &[],
+            Self::One(one) => std::slice::from_ref(one),
+            Self::List(list) => list,
+        }
+    }
+}
+
+impl<'de, T: Deserialize<'de>> Deserialize<'de> for Several<T> {
+    fn deserialize<D: Deserializer<'de>>(deserializer: D) -> Result<Self, D::Error> {
+        struct Any<T>(std::marker::PhantomData<T>);
+        impl<'de, T: Deserialize<'de>> Visitor<'de> for Any<T> {
+            type Value = Several<T>;
+
+            fn expecting(&self, out: &mut std::fmt::Formatter<'_>) -> std::fmt::Result {
+                out.write_str("a text, or a list of texts")
+            }
+
+            fn visit_str<E: de::Error>(self, text: &str) -> Result<Several<T>, E> {
+                T::deserialize(de::value::StrDeserializer::new(text)).map(Several::One)
+            }
+
+            fn visit_seq<A: SeqAccess<'de>>(self, seq: A) -> Result<Several<T>, A::Error> {
+                Vec::<T>::deserialize(de::value::SeqAccessDeserializer::new(seq)).map(Several::List)
+            }
+        }
+        deserializer.deserialize_any(Any(std::marker::PhantomData))
+    }
+}
+
 /// The columns that hold code; what stands outside of them is neither code nor comment.
 #[derive(Clone, Debug, PartialEq, Eq, Deserialize, schemars::JsonSchema)]
 #[serde(rename_all = "kebab-case", deny_unknown_fields)]
@@ -252,12 +300,12 @@ pub struct ProfileConfig {
     /// Its name for people.
     pub label: Option<String>,
     /// File name endings with their dot; compared without regard to case.
-    pub endings: Located<Vec<String>>,
+    pub endings: Located<Several<String>>,
     /// Whether upper and lower case are told apart.
     #[serde(default)]
     pub case: Case,
     /// The columns that hold code, in a language of fixed columns.
-    pub columns: Option<ColumnsConfig>,
+    pub columns: Option<Located<ColumnsConfig>>,
     /// What opens a comment that ends with its line. `^` before a mark: only in the first column; `^` and a
     /// space: only as the first thing on its line.
     #[serde(default)]
@@ -272,7 +320,7 @@ pub struct ProfileConfig {
     #[serde(default)]
     pub doc: Vec<Located<DocMark>>,
     /// Where doc comments stand, in the order in which they are looked for; the first is where drafts go.
-    pub doc_at: Option<Located<Vec<DocAt>>>,
+    pub doc_at: Option<Located<Several<DocAt>>>,
     /// Characters that frame the lines of a comment; they are no text.
     #[serde(default)]
     pub border: String,
