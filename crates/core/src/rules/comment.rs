@@ -169,6 +169,18 @@ fn is_directive(source: &Source, comment: &RawComment) -> bool {
         .iter()
         .any(|mark| text.contains(mark))
         || is_for_tools(text)
+        || names_what_it_is_about(text)
+}
+
+/// A command that names a declaration says where the comment belongs.
+fn names_what_it_is_about(text: &str) -> bool {
+    let words = ["fn ", "var ", "def ", "struct ", "class ", "enum ", "union ", "typedef ", "concept "];
+    text.contains(['@', '\\'])
+        && text.lines().any(|line| {
+            let line = line.trim_start_matches(|c: char| c.is_whitespace() || matches!(c, '*' | '/' | '!'));
+            let command = line.strip_prefix(['@', '\\']).unwrap_or_default();
+            words.iter().any(|word| command.starts_with(word))
+        })
 }
 
 /// A tag with a hyphen in it is a tool's.

@@ -11,7 +11,7 @@ use crate::model::{
     Surface, TypeParameter, Variadic,
 };
 use crate::reading::{Scope, Walk};
-use crate::text::Span;
+use crate::text::{Source, Span};
 
 /// A declarator taken apart.
 struct Declared<'t> {
@@ -32,11 +32,11 @@ fn declared<'t>(walk: &Walk<'t, C>, declarator: Node<'t>) -> Option<Declared<'t>
         match walk.kind(node) {
             Some(C::FunctionDeclarator) => {
                 let inner = walk.field(node, "declarator")?;
-                if out.function.is_none() {
-                    out.function = Some(node);
-                }
+                // A list further in is the function's own: those around it are of what it gives back.
+                out.indirect |= out.function.is_some();
+                out.function = Some(node);
                 let in_parens = walk.kind(inner) == Some(C::Parenthesized);
-                out.pointer_to_function |= in_parens
+                out.pointer_to_function = in_parens
                     && walk.children(inner).first().is_some_and(|&first| {
                         !matches!(walk.kind(first), Some(C::Identifier | C::FunctionDeclarator))
                     });
@@ -59,8 +59,19 @@ fn declared<'t>(walk: &Walk<'t, C>, declarator: Node<'t>) -> Option<Declared<'t>
                 | C::TemplateName,
             ) => {
                 out.name = node;
-                if walk.kind(node) == Some(C::OperatorCast) {
-                    out.function = walk.field(node, "declarator");
+                let mut last = node;
+                while walk.kind(last) == Some(C::Qualified)
+                    && let Some(inner) = walk.field(last, "name")
+                {
+                    last = inner;
+                }
+                if walk.kind(last) == Some(C::Pointer) {
+                    // A pointer to a member: `Class::*name`.
+                    out.name = walk.field(last, "declarator").unwrap_or(last);
+                    out.pointer_to_function |= out.function.is_some();
+                }
+                if walk.kind(last) == Some(C::OperatorCast) {
+                    out.function = walk.field(last, "declarator");
                 }
                 return Some(out);
             }
@@ -333,7 +344,7 @@ fn returns<'t>(
         let value = if walk.text(ty).trim() == "void" { Answer::No } else { Answer::Yes };
         return Returns::typed(value, walk.span(ty));
     }
-    if walk.kind(found.name) == Some(C::OperatorCast) {
+    if walk.kind(parts(walk, found.name).0) == Some(C::OperatorCast) {
         return Returns { value: Answer::Yes, ..Returns::default() };
     }
     let Some(ty) = walk.field(node, "type") else {
@@ -390,13 +401,30 @@ fn parameter<'t>(
         None => Parameter::new(ParamName::Unnamed, walk.span(node)),
     };
     out.ty = ty.map(|ty| walk.span(ty));
-    out.default = walk.field(node, "default_value").map(|value| walk.span(value));
+    out.default = walk.field(node, "default_value").map(|value| with_braces(walk.source, walk.span(value)));
     out.optional = out.default.is_some();
     if node.kind() == "variadic_parameter_declaration" {
         out.variadic = Variadic::Positional;
         out.optional = true;
     }
     out
+}
+
+/// Widens a span whose list in braces the grammar was not given to the whole of it.
+fn with_braces(source: &Source, span: Span) -> Span {
+    if source.slice(span) != "{" {
+        return span;
+    }
+    let mut depth = 0_usize;
+    for (at, byte) in source.text().bytes().enumerate().skip(span.start as usize) {
+        match byte {
+            b'{' => depth += 1,
+            b'}' if depth == 1 => return Span::of(span.start as usize, at + 1),
+            b'}' => depth -= 1,
+            _ => {}
+        }
+    }
+    span
 }
 
 fn type_parameters<'t>(walk: &Walk<'t, C>, whole: Node<'t>) -> Vec<TypeParameter> {
@@ -664,7 +692,12 @@ fn answer_groups(walk: &mut Walk<'_, C>) {
     for comment in walk.outline.comments.iter().filter(|comment| comment.standing == Doc::Elsewhere) {
         let text = source.slice(comment.span);
         if text.contains("@{") || text.contains("\\{") {
-            let told = text.chars().filter(|c| c.is_alphabetic()).count() > 3;
+            // What names a group of a whole interface describes none of its members.
+            let names = ["defgroup", "addtogroup", "weakgroup", "name "];
+            let told = text.chars().filter(|c| c.is_alphabetic()).count() > 3
+                && !names
+                    .iter()
+                    .any(|name| text.contains(&format!("@{name}")) || text.contains(&format!("\\{name}")));
             open.push((comment.span.end, told));
         } else if (text.contains("@}") || text.contains("\\}"))
             && let Some((start, told)) = open.pop()

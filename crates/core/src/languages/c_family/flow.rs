@@ -6,6 +6,7 @@ use super::kinds::C;
 use crate::languages::shared::{note_guarded, raises_made};
 use crate::model::Name;
 use crate::reading::{Scope, Walk};
+use crate::text::Span;
 
 /// Stands for everything that can be thrown.
 const ANYTHING: &str = "...";
@@ -23,6 +24,21 @@ pub(super) fn throws<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
         }
         return;
     };
+    raises(walk, thrown, (span, condition));
+}
+
+/// Notes what is thrown inside `… ? … : throw …`: the grammar was given it without the word.
+pub(super) fn throws_inside<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
+    for branch in walk.children(node) {
+        let span = walk.span(branch);
+        let before = walk.source.text()[..span.start as usize].trim_end();
+        if before.ends_with("throw") {
+            raises(walk, branch, (span, None));
+        }
+    }
+}
+
+fn raises<'t>(walk: &mut Walk<'t, C>, thrown: Node<'t>, (span, condition): (Span, Option<Span>)) {
     let made = match walk.kind(thrown) {
         Some(C::Call) => walk.field(thrown, "function"),
         Some(C::Literal) => walk.field(thrown, "type"),

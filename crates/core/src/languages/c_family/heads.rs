@@ -42,6 +42,7 @@ impl Pass<'_> {
             self.mask_leading(&items[..keyword]);
             return false;
         }
+        self.mask_before_conversion(items);
         let mut head = Head::default();
         let mut number = 0;
         while number < items.len() && !head.stopped {
@@ -55,6 +56,27 @@ impl Pass<'_> {
         }
         self.mask_specifiers(&head);
         false
+    }
+
+    /// Blanks `constexpr` and the like before `name::operator type`, which the grammar takes for a type there.
+    fn mask_before_conversion(&mut self, items: &[Item]) {
+        let operator = items
+            .iter()
+            .position(|item| matches!(item, Item::Word(at) if self.word(*at) == "operator"))
+            .filter(|&at| at > 2 && matches!(items[at - 1], Item::Sign(b':', _)));
+        let converts = operator.and_then(|at| items.get(at + 1)).is_some_and(
+            |item| matches!(item, Item::Word(at) if !matches!(self.word(*at), "new" | "delete" | "co_await")),
+        );
+        if !converts {
+            return;
+        }
+        for item in items {
+            let Item::Word(at) = *item else { return };
+            if !matches!(self.word(at), "constexpr" | "inline" | "consteval") {
+                return;
+            }
+            self.blank_lexeme(at);
+        }
     }
 
     /// `extern template …`, `template …` without parameters, and lines of modules declare nothing new.
@@ -94,9 +116,46 @@ impl Pass<'_> {
             });
             let Some(close) = close else { return rest };
             self.mask_nameless_defaults(&rest[2..close]);
-            rest = &rest[close + 1..];
+            rest = self.behind_requires(&rest[close + 1..]);
         }
         rest
+    }
+
+    /// Skips the constraint behind `template <…>`: names and groups, joined by `&&` and `||`.
+    fn behind_requires<'i>(&self, items: &'i [Item]) -> &'i [Item] {
+        let is_word = |number: usize, word: &str| matches!(items.get(number), Some(Item::Word(at)) if self.word(*at) == word);
+        let sign = |number: usize| match items.get(number) {
+            Some(Item::Sign(sign, _)) => *sign,
+            _ => 0,
+        };
+        if !is_word(0, "requires") {
+            return items;
+        }
+        let mut at = 1;
+        loop {
+            while sign(at) == b'!' || is_word(at, "requires") {
+                at += 1;
+            }
+            at += 1;
+            while sign(at) == b':' && sign(at + 1) == b':' {
+                at += 3;
+            }
+            if sign(at) == b'<' {
+                let mut depth = 0_i32;
+                while at < items.len() {
+                    depth += i32::from(sign(at) == b'<') - i32::from(sign(at) == b'>');
+                    at += 1;
+                    if depth == 0 {
+                        break;
+                    }
+                }
+            }
+            let joins = matches!((sign(at), sign(at + 1)), (b'&', b'&') | (b'|', b'|'));
+            if !joins {
+                return items.get(at..).unwrap_or_default();
+            }
+            at += 2;
+        }
     }
 
     /// Blanks the defaults of template parameters that have no name.
@@ -258,6 +317,21 @@ impl Pass<'_> {
             return number + 1;
         }
         if let Some((from, upto)) = group.filter(|_| !NO_NAMES.contains(&word)) {
+            let list = match items.get(number + 2) {
+                Some(&Item::Group(open, close)) if self.code[open].is(b'(') => Some((open, close)),
+                _ => None,
+            };
+            if let Some((open, close)) = list.filter(|_| upto == from + 2 && self.is_plain_name(from + 1)) {
+                // `type (name)(…)`: the brackets keep a macro of that name away.
+                head.types += 1;
+                head.named = true;
+                head.listed = true;
+                head.name = self.word(from + 1).to_owned();
+                self.blank_lexeme(from);
+                self.blank_lexeme(upto);
+                self.mask_parameters(open, close);
+                return number + 3;
+            }
             if TYPES.contains(&word)
                 || self.is_pointer_group(from) && matches!(items.get(number + 2), Some(Item::Group(..)))
             {
@@ -314,6 +388,16 @@ impl Pass<'_> {
         }
     }
 
+    /// Tells whether a word in brackets is the name of what is declared.
+    fn is_plain_name(&self, at: usize) -> bool {
+        let word = self.word(at);
+        self.code[at].sort == Sort::Word
+            && !is_capital_or_noise(word)
+            && !TYPES.contains(&word)
+            && !QUALIFIERS.contains(&word)
+            && word != "void"
+    }
+
     fn is_pointer_group(&self, open: usize) -> bool {
         let mut at = open + 1;
         while self.code.get(at).is_some_and(|lexeme| lexeme.sort == Sort::Word)
@@ -349,6 +433,12 @@ impl Pass<'_> {
             }
             return number + 1;
         };
+        if number > 0 && matches!(items[number - 1], Item::Sign(b'~', _)) {
+            head.named = true;
+            head.listed = true;
+            self.mask_parameters(from, upto);
+            return number + 2;
+        }
         if head.named {
             self.blank_lexeme(at);
             self.blank_lexemes(from, upto);

@@ -215,6 +215,7 @@ impl Grammar for FamilyGrammar {
             C::Access => declare::access(walk, node),
             C::Lambda => walk.open(Scope::Barrier),
             C::Throw => flow::throws(walk, node),
+            C::Conditional => flow::throws_inside(walk, node),
             C::Try => flow::tries(walk, node),
             C::Catch => flow::handles(walk, node),
             C::If => flow::guard(walk, node),

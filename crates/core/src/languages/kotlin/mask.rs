@@ -52,6 +52,27 @@ pub(super) fn mask(text: &str) -> Given<'_> {
     bytes.and_then(|bytes| String::from_utf8(bytes).ok()).map_or(Given::all(text), Given::replaced)
 }
 
+/// Gives the grammar a text in which the last member of a class on one line ends with a semicolon: without
+/// one it reads on past the brace. Nothing when there is no such class.
+pub(super) fn with_ends(text: &str) -> Option<Given<'_>> {
+    let given = mask(text);
+    let mut bytes = given.text().as_bytes().to_vec();
+    let mut at = 0;
+    let mut changed = false;
+    for line in text.split_inclusive('\n') {
+        let bare = line.trim_end();
+        let head = ["class ", "interface ", "object "].iter().any(|word| bare.contains(word));
+        let body = bare.strip_suffix(" }").map(str::trim_end).filter(|body| head && body.contains('{'));
+        if body.is_some_and(|body| !body.ends_with(['{', ';', ',', '('])) {
+            bytes[at + bare.len() - 2] = b';';
+            changed = true;
+        }
+        at += line.len();
+    }
+    let masked = String::from_utf8(bytes).ok().filter(|_| changed)?;
+    Some(Given::replaced(masked))
+}
+
 /// Returns where the name (and type parameters) of the class before a `constructor` end, when there is a
 /// line break between the two and nothing but annotations and a visibility.
 fn class_head_end(text: &str, constructor: usize) -> Option<usize> {

@@ -15,6 +15,7 @@ use crate::model::{Dialect, NotationId};
 use crate::reading::{
     CommentForm, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary, Walk, kinds,
 };
+use crate::text::Span;
 
 /// Kotlin.
 pub(super) static KOTLIN: Language = Language {
@@ -92,6 +93,10 @@ impl Grammar for KotlinGrammar {
 
     fn mask<'s>(&self, text: &'s str) -> Given<'s> {
         mask::mask(text)
+    }
+
+    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], _attempt: usize) -> Option<Given<'s>> {
+        mask::with_ends(text)
     }
 
     fn comment(&self, text: &str) -> CommentForm {

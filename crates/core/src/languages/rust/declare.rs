@@ -69,6 +69,8 @@ fn read_attribute(walk: &Walk<'_, Rust>, span: Span, out: &mut Attributes) {
                 }
             }
         }
+        // Whether there is a comment depends on what is built.
+        "cfg_attr" if inner.contains("doc =") || inner.contains("doc=") => out.computed = true,
         "deprecated" => out.deprecated = true,
         "macro_export" => out.exported = true,
         "cfg" if inner.contains("(test)") => out.test = true,
@@ -115,7 +117,7 @@ fn surface<'t>(walk: &Walk<'t, Rust>, node: Node<'t>) -> Surface {
         Some("pub") => Surface::Public,
         Some(_) => Surface::Package,
         // What a trait declares, everybody sees who sees the trait.
-        None if walk.owner_kind() == Some(Kind::Trait) => Surface::Public,
+        None if matches!(walk.owner_kind(), Some(Kind::Trait | Kind::EnumMember)) => Surface::Public,
         None => Surface::Private,
     }
 }

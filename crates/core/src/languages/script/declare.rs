@@ -42,7 +42,7 @@ pub(super) fn wrapper<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Node<'t> {
 
 /// Begins a declaration that may be wrapped by `export` and `declare`.
 fn begin<'t>(
-    walk: &Walk<'t, Script>,
+    walk: &mut Walk<'t, Script>,
     kind: Kind,
     name: Node<'t>,
     node: Node<'t>,
@@ -54,6 +54,17 @@ fn begin<'t>(
     declaration.qualified = smol_str::SmolStr::new(declaration.name.as_str());
     let block = outer.parent();
     let in_namespace = block.and_then(|block| block.parent()).filter(|_| outer.kind() != "export_statement");
+    let elsewhere = block.and_then(|block| block.parent()).is_some_and(|around| match walk.kind(around) {
+        Some(Script::Ambient) => true,
+        Some(Script::Namespace) => {
+            walk.field(around, "name").is_some_and(|name| walk.text(name).starts_with(['"', '\'']))
+        }
+        _ => false,
+    });
+    if elsewhere {
+        // What is declared for all scripts, or for another module, is given out there.
+        walk.given_out.push(declaration.name.as_str().into());
+    }
     // Inside a namespace only what is exported can be seen; where all is only declared, all is.
     if let Some(namespace) = in_namespace.filter(|&around| walk.kind(around) == Some(Script::Namespace)) {
         let declared = namespace.parent().is_some_and(|around| walk.kind(around) == Some(Script::Ambient))

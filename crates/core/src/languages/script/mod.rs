@@ -101,7 +101,7 @@ impl Reader for ByEnding {
 /// Tags of comments that define something by themselves: a named type, a callback, a file.
 const FREE: &[&str] = &[
     "typedef", "callback", "file", "fileoverview", "overview", "module", "packageDocumentation", "external",
-    "event", "namespace",
+    "event", "namespace", "import",
 ];
 
 /// Gives the scripts of a single-file component: the markup around them is blanked.

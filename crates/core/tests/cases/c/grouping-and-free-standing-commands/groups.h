@@ -1,0 +1,24 @@
+/** @file
+ *  Tanks and levels.
+ */
+/** @defgroup tanks Tanks
+ *  @{ */
+/** Opens. */
+int open_tank(void);
+/** @} */
+/**
+ * @fn void far_away(int n)
+ * Far.
+ * @param n which
+ */
+/** @var int level
+ * The level. */
+/** @name Other
+ * @{ */
+int other(void);
+/** @} */
+/**
+ * @struct tank
+ * A tank.
+ */
+struct tank;

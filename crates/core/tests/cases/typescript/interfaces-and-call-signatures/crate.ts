@@ -1,0 +1,25 @@
+/** A crate. */
+export interface Crate<T extends { a: Map<string, T[]> }> {
+  /** Its mark. */
+  readonly tag: string;
+  /**
+   * Lifts it.
+   * @param by how far
+   */
+  lift(by: number, gently?: boolean): Promise<void>;
+  /** Called. @param x a thing */
+  (x: string, y: number): boolean;
+  /** Made. */
+  new (from: string): Crate<T>;
+  /** Told. @param e event */
+  onTold: (e: Event, n: number) => void;
+  [key: string]: unknown;
+}
+/**
+ * Picks.
+ * @param a first
+ * @returns the one
+ */
+export type Pick2 = (a: string, b: string) => string;
+/** Either. */
+export type Either<A, B> = A | B;
