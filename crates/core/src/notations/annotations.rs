@@ -16,7 +16,7 @@ pub(super) static ANNOTATIONS: Notation = Notation {
     read,
     evidence: |lines| (0..lines.len()).filter(|&at| opening(lines.text(at)).is_some()).count(),
     spelling,
-    holds: |kind| !matches!(kind, EntryKind::Yields | EntryKind::Throws),
+    holds: |kind| matches!(kind, EntryKind::Param | EntryKind::Returns | EntryKind::Property),
     writer: &fields::FieldWriter(&AnnotationLines),
 };
 
@@ -34,7 +34,8 @@ const TABLE: &[Tag] = &[
     ("return", Meaning::Entry(EntryKind::Returns)),
     ("returns", Meaning::Entry(EntryKind::Returns)),
     ("treturn", Meaning::Entry(EntryKind::Returns)),
-    ("generic", Meaning::Entry(EntryKind::TypeParam)),
+    // It declares one, and describes none.
+    ("generic", Meaning::Mark),
     ("field", Meaning::Entry(EntryKind::Property)),
     ("tfield", Meaning::Entry(EntryKind::Property)),
     ("raise", Meaning::Entry(EntryKind::Throws)),
@@ -134,9 +135,10 @@ fn describe_behind(doc: &mut DocComment, lines: &Lines<'_>, from: usize) {
     super::summary::describe_from(doc, lines, (from, 0), lines.len());
 }
 
-/// `---@param` has types, `--- @param` has none.
+/// `---@param` has types; `--- @param` has none, nor has a tag inside a long comment.
 fn is_typed(lines: &Lines<'_>, at: usize) -> bool {
-    lines.text(at).starts_with('@')
+    let before = lines.spans().get(at).map_or("", |line| &lines.source().text()[..line.start as usize]);
+    lines.text(at).starts_with('@') && before.ends_with("--")
 }
 
 fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, usize)) {

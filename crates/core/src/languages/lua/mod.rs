@@ -13,8 +13,10 @@ use self::kinds::Lua;
 use crate::languages::shared::is_test_path;
 use crate::model::{Answer, Carrier, Doc, NotationId};
 use crate::reading::{
-    CommentForm, CommentPlace, Demand, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary, Walk,
+    CommentForm, CommentPlace, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary,
+    Walk,
 };
+use crate::text::Span;
 
 const ANNOTATIONS: &[NotationId] = &[NotationId::new("annotations")];
 
@@ -58,6 +60,29 @@ fn literal_type(text: &str) -> Option<&'static str> {
     }
 }
 
+/// Gives the grammar a text in which `typeof(…)`, which it does not know for a type, is one name. Nothing when
+/// there is none.
+fn without_typeof(text: &str) -> Option<Given<'_>> {
+    const WORD: &str = "typeof(";
+    let mut bytes = text.as_bytes().to_vec();
+    let mut changed = false;
+    for (at, _) in text.match_indices(WORD) {
+        let open = at + WORD.len() - 1;
+        let mut depth = 0_usize;
+        let close = bytes[open..].iter().position(|byte| {
+            depth = depth + usize::from(*byte == b'(') - usize::from(*byte == b')');
+            depth == 0
+        });
+        let Some(close) = close.map(|found| open + found) else { continue };
+        for byte in bytes[open..=close].iter_mut().filter(|byte| !matches!(byte, b'\n' | b'\r')) {
+            *byte = b'_';
+        }
+        changed = true;
+    }
+    let masked = String::from_utf8(bytes).ok().filter(|_| changed)?;
+    Some(Given::replaced(masked))
+}
+
 /// A grammar of the two languages.
 pub(in crate::languages) struct LuaGrammar {
     vocabulary: &'static Vocabulary<Lua>,
@@ -83,6 +108,10 @@ impl Grammar for LuaGrammar {
 
     fn serves(&self) -> &'static Language {
         self.serves
+    }
+
+    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], _attempt: usize) -> Option<Given<'s>> {
+        without_typeof(text)
     }
 
     fn comment(&self, text: &str) -> CommentForm {

@@ -138,6 +138,11 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
         (None, None) => Returns::default(),
     };
     let unknown = declaration.signature.returns.value == Answer::Unknown;
+    let owner = walk.owner().map(|owner| walk.outline.declaration(owner));
+    if owner.is_some_and(|owner| owner.kind == Kind::Object && owner.unasked) {
+        // What a given instance has, its type asked for.
+        declaration.excuses.push(Excuse::Overrides);
+    }
     if declaration.name == "main" && walk.owner_kind() == Some(Kind::Object) {
         declaration.excuses.push(Excuse::Main);
     }
