@@ -128,7 +128,8 @@ impl Session {
         let Some(language) = self.project.settings.language_of_file(&shown) else {
             return Err(Failure::usage(anyhow::anyhow!("{shown}: no language is known by this ending")));
         };
-        let Some(decoded) = decode(bytes) else {
+        let label = self.project.settings.language(language.id).encoding.as_deref();
+        let Some(decoded) = decode(bytes, label) else {
             return Err(Failure::usage(anyhow::anyhow!(
                 "{shown}: standard input is binary, not source text"
             )));

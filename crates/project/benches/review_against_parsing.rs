@@ -69,7 +69,7 @@ fn parse(files: &[Found], settings: &Settings) -> usize {
         let mut parsers = Parsers::new();
         let mut nodes = 0;
         while let Some(file) = order.get(next.fetch_add(1, Ordering::Relaxed)) {
-            let Ok(decoded) = read(&file.path, settings.max_file_size) else { continue };
+            let Ok(decoded) = read(&file.path, settings.max_file_size, None) else { continue };
             nodes += file.language.reader.parse_only(&Source::new(&file.shown, &decoded.text), &mut parsers);
         }
         nodes

@@ -2,6 +2,7 @@
 
 use std::path::{Path, PathBuf};
 
+use crate::decode::encoding_named;
 use vinequill_core::settings::{Config, ConfigError, Overrides, Settings};
 
 /// The name of the configuration file.
@@ -40,6 +41,11 @@ pub enum ConfigFailure {
         /// What is wrong.
         source: ConfigError,
     },
+    /// An encoding that is not known.
+    #[error(
+        "no encoding is named `{0}`; labels are those of the WHATWG standard, such as `windows-1252`, and UTF-16 is known by its mark"
+    )]
+    Encoding(String),
     /// An option has a mistake.
     #[error(transparent)]
     Option(ConfigError),
@@ -88,8 +94,17 @@ pub fn configure(from: &Path, source: &Source, overrides: &Overrides) -> Result<
             .map_err(|source| ConfigFailure::Mistake { path: path.clone(), source })?;
     }
     let settings = vinequill_core::settle(&config, overrides).map_err(ConfigFailure::Option)?;
+    check_encodings(&config)?;
     let root = nearest_project(from).unwrap_or_else(|| from.to_owned());
     Ok(Configured { root, file, config, settings })
+}
+
+fn check_encodings(config: &Config) -> Result<(), ConfigFailure> {
+    let own = config.languages.values().filter_map(|language| language.encoding.as_ref());
+    match own.chain(&config.encoding).find(|label| encoding_named(label).is_none()) {
+        Some(label) => Err(ConfigFailure::Encoding(label.clone())),
+        None => Ok(()),
+    }
 }
 
 /// The nearest configuration file, no further up than the repository's root.

@@ -15,8 +15,8 @@ pub enum Encoding {
     Utf16Le,
     /// UTF-16, most byte first, with a mark.
     Utf16Be,
-    /// Windows-1252: one byte a character.
-    Windows1252,
+    /// Another, such as Windows-1252.
+    Other(&'static encoding_rs::Encoding),
 }
 
 /// A file's text and how it was encoded.
@@ -56,24 +56,33 @@ pub enum ReadFailure {
     },
 }
 
-/// Reads a file of at most `limit` bytes.
+/// Finds an encoding by its label, such as `windows-1252` or `shift_jis` (the labels of the WHATWG standard).
+/// UTF-16 has none here: it is known by its mark.
+#[must_use]
+pub(crate) fn encoding_named(label: &str) -> Option<&'static encoding_rs::Encoding> {
+    encoding_rs::Encoding::for_label_no_replacement(label.as_bytes())
+        .filter(|found| *found != UTF_16LE && *found != UTF_16BE)
+}
+
+/// Reads a file of at most `limit` bytes. `label` names the encoding of what is neither UTF-8 nor UTF-16 with a
+/// mark; Windows-1252 unless given.
 ///
 /// # Errors
 /// [`ReadFailure`] when the system refuses, the file is binary, or larger than the limit.
-pub fn read(path: &Path, limit: u64) -> Result<Decoded, ReadFailure> {
+pub fn read(path: &Path, limit: u64, label: Option<&str>) -> Result<Decoded, ReadFailure> {
     let io = |source| ReadFailure::Io { path: path.to_owned(), source };
     let size = std::fs::metadata(path).map_err(io)?.len();
     if size > limit {
         return Err(ReadFailure::TooLarge { path: path.to_owned(), limit });
     }
     let bytes = std::fs::read(path).map_err(io)?;
-    decode(bytes).ok_or_else(|| ReadFailure::Binary(path.to_owned()))
+    decode(bytes, label).ok_or_else(|| ReadFailure::Binary(path.to_owned()))
 }
 
-/// Decodes bytes: UTF-16 by its mark, UTF-8 when they are that, otherwise Windows-1252. Nothing when
-/// they are no text.
+/// Decodes bytes: UTF-16 by its mark, UTF-8 when they are that, otherwise in the encoding that `label` names, or
+/// Windows-1252. Nothing when they are no text.
 #[must_use]
-pub fn decode(bytes: Vec<u8>) -> Option<Decoded> {
+pub fn decode(bytes: Vec<u8>, label: Option<&str>) -> Option<Decoded> {
     let utf16 = match bytes.get(..2) {
         Some([0xFF, 0xFE]) => Some((UTF_16LE, Encoding::Utf16Le)),
         Some([0xFE, 0xFF]) => Some((UTF_16BE, Encoding::Utf16Be)),
@@ -95,8 +104,12 @@ pub fn decode(bytes: Vec<u8>) -> Option<Decoded> {
         Ok(text) => Some(Decoded { text, encoding: Encoding::Utf8 }),
         Err(other) => {
             let bytes = other.into_bytes();
-            let (text, _) = WINDOWS_1252.decode_without_bom_handling(&bytes);
-            Some(Decoded { text: text.into_owned(), encoding: Encoding::Windows1252 })
+            let codec = label.and_then(encoding_named).unwrap_or(WINDOWS_1252);
+            let (text, malformed) = codec.decode_without_bom_handling(&bytes);
+            // What the named encoding cannot hold either would not come back as it was.
+            let codec = if malformed { WINDOWS_1252 } else { codec };
+            let text = if malformed { codec.decode_without_bom_handling(&bytes).0 } else { text };
+            Some(Decoded { text: text.into_owned(), encoding: Encoding::Other(codec) })
         }
     }
 }
@@ -111,8 +124,8 @@ impl Encoding {
             Self::Utf8Marked => [&[0xEF, 0xBB, 0xBF], text.as_bytes()].concat(),
             Self::Utf16Le => [0xFF, 0xFE].into_iter().chain(units(u16::to_le_bytes)).collect(),
             Self::Utf16Be => [0xFE, 0xFF].into_iter().chain(units(u16::to_be_bytes)).collect(),
-            Self::Windows1252 => {
-                let (bytes, _, unmappable) = WINDOWS_1252.encode(text);
+            Self::Other(codec) => {
+                let (bytes, _, unmappable) = codec.encode(text);
                 if unmappable {
                     return None;
                 }
@@ -136,7 +149,8 @@ impl Encoding {
             Self::Utf8 => u64::from(offset),
             Self::Utf8Marked => u64::from(offset) + 3,
             Self::Utf16Le | Self::Utf16Be => 2 + 2 * widen(before().encode_utf16().count()),
-            Self::Windows1252 => widen(before().chars().count()),
+            Self::Other(codec) if codec.is_single_byte() => widen(before().chars().count()),
+            Self::Other(codec) => widen(codec.encode(before()).0.len()),
         }
     }
 }
@@ -149,11 +163,14 @@ mod tests {
     fn every_encoding_comes_back_as_it_was() {
         let samples: [&[u8]; 4] = [b"a\xC3\xBC", b"\xEF\xBB\xBFab", b"\xFF\xFEa\0\xFC\0", b"gr\xFCn"];
         for bytes in samples {
-            let decoded = decode(bytes.to_vec()).unwrap();
+            let decoded = decode(bytes.to_vec(), None).unwrap();
             assert_eq!(decoded.encoding.encode(&decoded.text).unwrap(), bytes);
         }
-        assert!(decode(b"a\0b".to_vec()).is_none());
-        assert!(Encoding::Windows1252.encode("\u{4e2d}").is_none());
+        assert!(decode(b"a\0b".to_vec(), None).is_none());
+        assert!(Encoding::Other(WINDOWS_1252).encode("\u{4e2d}").is_none());
+        let decoded = decode(b"\x8e\x9e x".to_vec(), Some("shift_jis")).unwrap();
+        assert_eq!((decoded.text.as_str(), decoded.encoding.file_offset("\u{6642} x", 4)), ("\u{6642} x", 3));
+        assert!(encoding_named("utf-16le").is_none() && encoding_named("latin1").is_some());
     }
 
     #[test]
@@ -162,7 +179,7 @@ mod tests {
         let at = u32::try_from(text.find('x').unwrap()).unwrap();
         assert_eq!(Encoding::Utf8.file_offset(text, at), 3);
         assert_eq!(Encoding::Utf8Marked.file_offset(text, at), 6);
-        assert_eq!(Encoding::Windows1252.file_offset(text, at), 2);
+        assert_eq!(Encoding::Other(WINDOWS_1252).file_offset(text, at), 2);
         assert_eq!(Encoding::Utf16Le.file_offset(text, at), 6);
     }
 }

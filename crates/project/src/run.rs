@@ -132,7 +132,8 @@ fn visit_file<T>(
     parsers: &mut Parsers,
     visit: &Visit<'_, T>,
 ) -> Result<T, Unread> {
-    let decoded = read(&file.path, settings.max_file_size).map_err(Unread::Failed)?;
+    let label = settings.language(file.language.id).encoding.as_deref();
+    let decoded = read(&file.path, settings.max_file_size, label).map_err(Unread::Failed)?;
     if !file.named && is_generated(&decoded.text) {
         return Err(Unread::Generated);
     }

@@ -107,14 +107,14 @@ fn writing_refuses_code_changes_and_other_peoples_changes() {
     let dir = tempfile::tempdir().unwrap();
     let path = put(dir.path(), "A.java", "class A {}\n");
     let java = languages::find("java").unwrap();
-    let before = read(&path, 1000).unwrap();
+    let before = read(&path, 1000, None).unwrap();
     let code = write(&path, &before, "class B {}\n", java, &mut Parsers::new()).unwrap_err();
     assert!(code.to_string().contains("would alter code at line 1"), "{code}");
     fs::write(&path, "class A { int x; }\n").unwrap();
     let changed = write(&path, &before, "/** A. */\nclass A {}\n", java, &mut Parsers::new()).unwrap_err();
     assert!(changed.to_string().contains("changed since it was read"), "{changed}");
     assert_eq!(fs::read_to_string(&path).unwrap(), "class A { int x; }\n");
-    let before = read(&path, 1000).unwrap();
+    let before = read(&path, 1000, None).unwrap();
     write(&path, &before, "/** A. */\nclass A { int x; }\n", java, &mut Parsers::new()).unwrap();
     assert_eq!(fs::read_to_string(&path).unwrap(), "/** A. */\nclass A { int x; }\n");
     let left: Vec<_> = fs::read_dir(dir.path()).unwrap().collect();

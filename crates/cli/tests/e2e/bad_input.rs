@@ -137,3 +137,40 @@ fn text_that_is_mostly_not_understood_is_exit_3() {
     assert_eq!(ran.code, 3);
     assert!(ran.err.contains("was not understood, more than `max-unparsed` allows"), "{}", ran.err);
 }
+
+#[test]
+fn the_configured_encoding_is_that_of_old_files_and_of_what_is_written() {
+    // "時" in Shift JIS ends with a byte that is no letter of its own.
+    let source = b"// \x8e\x9e\nclass A {\n    void b() {}\n}\n";
+    let workshop = Workshop::with(&[("vinequill.toml", "[languages.java]\nencoding = \"shift_jis\"\n")]);
+    workshop.write("A.java", source);
+    assert_eq!(workshop.run(&["draft", "--surface", "package", "--write", "A.java"]).code, 0);
+    let written = workshop.read("A.java");
+    assert!(written.starts_with(b"// \x8e\x9e\n/** TODO: describe */\nclass A {\n"), "{written:?}");
+    workshop.write("vinequill.toml", b"encoding = \"shift-jiss\"\n");
+    let ran = workshop.run(&["review", "."]);
+    assert!(ran.code == 2 && ran.err.contains("no encoding is named `shift-jiss`"), "{}", ran.err);
+}
+
+#[test]
+fn configured_endings_take_the_place_of_a_languages_own() {
+    let workshop = Workshop::with(&[
+        (
+            "vinequill.toml",
+            "[languages.cpp]\nendings = [\".h\", \".hh\"]\n[languages.php]\nendings = [\".inc\"]\n",
+        ),
+        ("a.h", "int a(int n);\n"),
+        ("b.INC", "<?php function b($x) {}\n"),
+        ("c.php", "<?php function c($x) {}\n"),
+        ("d.cpp", "int d(int n) { return n; }\n"),
+    ]);
+    let ran = workshop.run(&["outline", "--format", "json", "."]);
+    let value: serde_json::Value = serde_json::from_str(&ran.out).unwrap();
+    let read: Vec<(&str, &str)> = value["files"]
+        .as_array()
+        .unwrap()
+        .iter()
+        .map(|file| (file["path"].as_str().unwrap(), file["language"].as_str().unwrap()))
+        .collect();
+    assert_eq!(read, [("a.h", "cpp"), ("b.INC", "php")]);
+}
