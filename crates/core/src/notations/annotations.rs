@@ -191,6 +191,8 @@ fn read_entry(lines: &Lines<'_>, kind: EntryKind, tag: &str, rows: (usize, usize
     if matches!(kind, EntryKind::Param | EntryKind::Property | EntryKind::TypeParam) {
         let (word, after) = first_word(rest);
         let bare = word.trim_end_matches([':', ',']);
+        // Modifiers that stand behind the name are no part of it: `name[opt=8]`.
+        let bare = bare.split_once('[').filter(|(name, _)| !name.is_empty()).map_or(bare, |(name, _)| name);
         found.optional |= bare.ends_with('?');
         found.names.extend(entry_name(lines, bare.trim_end_matches('?')));
         if bare == "..." {

@@ -4,9 +4,9 @@
 //! Source: the markup reference of the Swift documentation format.
 
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
-use super::summary::{blank, complete, describe, entry, entry_name};
+use super::summary::{blank, complete, describe, entry, entry_name, mark};
 use super::{Lines, fields, fields::EntryLines};
-use crate::model::{Dialect, DocComment, EntryKind, EntryName, Name, NotationId};
+use crate::model::{Dialect, DocComment, EntryKind, EntryName, MarkStanding, Name, NotationId};
 use crate::text::near;
 
 /// The notation.
@@ -103,6 +103,7 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
             }
             Callout::Remark => {
                 doc.beyond_summary = true;
+                doc.marks.push(mark(lines, word, MarkStanding::Known, (at, end)));
                 continue;
             }
         };

@@ -278,7 +278,29 @@ fn ordinary_above(outline: &Outline, source: &Source, start: u32) -> Option<Misp
     let gap = source.slice(Span::new(comment.span.end, start));
     let directly = gap.trim().is_empty() && gap.matches('\n').count() == 1;
     let placed = directly && !comment.doc && !comment.attached && !comment.in_body;
-    (placed && reads_as_documentation(source.slice(comment.span))).then(|| Misplaced::Ordinary(id(at)))
+    (placed && reads_like_a_description(source.slice(comment.span))).then(|| Misplaced::Ordinary(id(at)))
+}
+
+/// Tells whether an ordinary comment says what the declaration below it is, not why the code is as it is.
+fn reads_like_a_description(text: &str) -> bool {
+    let lower = text.to_ascii_lowercase();
+    let first = text
+        .split(|c: char| c.is_whitespace() || matches!(c, '/' | '*' | '#'))
+        .find(|word| word.chars().any(char::is_alphabetic))
+        .unwrap_or_default();
+    // A remark says why; a description says what, and begins like a sentence.
+    let remark = [
+        " because ", " we ", " i ", "we'", "i'm", "workaround", "in order to", "needs to be", "must be ",
+        "not permitted", "presently", "for now", "so that ", "otherwise ", "as it ", "due to", "mark:",
+        "mark -", " hack",
+    ];
+    let begins = first.starts_with(|c: char| !c.is_lowercase())
+        || matches!(
+            first,
+            "returns" | "gets" | "sets" | "creates" | "converts" | "checks" | "makes" | "whether"
+        )
+        || first.contains(['_', '(']);
+    begins && !remark.iter().any(|mark| lower.contains(mark)) && reads_as_documentation(text)
 }
 
 /// Tells whether an ordinary comment reads like documentation: no divider, licence, directive,
@@ -317,7 +339,16 @@ pub(super) fn reads_as_documentation(text: &str) -> bool {
 
 #[cfg(test)]
 mod tests {
-    use super::reads_as_documentation;
+    use super::{reads_as_documentation, reads_like_a_description};
+
+    #[test]
+    fn reasons_are_told_from_descriptions() {
+        assert!(reads_like_a_description("// A crate of grapes."));
+        assert!(reads_like_a_description("// returns the heaviest crate"));
+        assert!(!reads_like_a_description("// The class is open because crates inherit it."));
+        assert!(!reads_like_a_description("// disable the second scale"));
+        assert!(!reads_like_a_description("// MARK: - Scales and crates"));
+    }
 
     #[test]
     fn remarks_are_told_from_dividers_and_code() {

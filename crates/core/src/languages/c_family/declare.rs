@@ -436,6 +436,11 @@ fn type_parameters<'t>(walk: &Walk<'t, C>, whole: Node<'t>) -> Vec<TypeParameter
     for child in walk.children(list) {
         let name = match walk.kind(child) {
             Some(C::TypeParameter) => walk.field(child, "name").or_else(|| walk.child(child, C::Identifier)),
+            // `template <class> class name`: the name stands in the last part.
+            Some(C::TemplateTemplate) => walk
+                .children(child)
+                .last()
+                .and_then(|&last| walk.field(last, "name").or_else(|| walk.child(last, C::Identifier))),
             Some(C::Parameter) => walk
                 .field(child, "declarator")
                 .and_then(|declarator| declared(walk, declarator))

@@ -45,6 +45,7 @@ kinds! {
         Template = "template_declaration",
         TemplateName = "template_function" | "template_method" | "template_type",
         TemplateParameters = "template_parameter_list",
+        TemplateTemplate = "template_template_parameter_declaration",
         Throw = "throw_statement",
         TrailingReturn = "trailing_return_type",
         Try = "try_statement",

@@ -221,7 +221,7 @@ impl Grammar for FamilyGrammar {
             C::If => flow::guard(walk, node),
             C::Call => walk.calls(),
             C::Block => walk.calls_left_out(node),
-            C::TemplateParameters | C::Bases => return Next::Over,
+            C::TemplateParameters | C::TemplateTemplate | C::Bases => return Next::Over,
             C::Abstract
             | C::Array
             | C::ConditionClause

@@ -205,7 +205,10 @@ pub(super) fn attach_behind_fields(walk: &mut Walk<'_, Go>) {
                 source.slice(Span::new(comment.span.end.min(declaration.span.start), declaration.span.start));
             !comment.attached && gap.trim().is_empty() && gap.matches('\n').count() == 1
         });
-        if declaration.kind.is_field() && same_line && !above {
+        // What an interface asks for is told like a field: above, or at the end of its line.
+        let listed = declaration.kind.is_field()
+            || declaration.owner.is_some_and(|owner| walk.outline.declaration(owner).kind == Kind::Interface);
+        if listed && same_line && !above {
             found.push((at, next));
         }
     }

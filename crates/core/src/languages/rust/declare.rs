@@ -258,6 +258,11 @@ fn can_fail<'t>(walk: &Walk<'t, Rust>, ty: Node<'t>) -> bool {
     let base = if walk.kind(ty) == Some(Rust::Generic) { walk.field(ty, "type").unwrap_or(ty) } else { ty };
     let text = walk.text(base);
     let name = text.rsplit("::").next().unwrap_or_default().trim();
+    // `Self::Result` and the like are types of a trait, whatever they stand for.
+    let prefix = text.rsplit("::").nth(1).unwrap_or_default().trim();
+    if prefix.starts_with(char::is_uppercase) || prefix.starts_with('<') || prefix.ends_with('>') {
+        return false;
+    }
     // Without arguments and path it may be a type parameter, unless it was imported.
     let known = walk.kind(ty) == Some(Rust::Generic)
         || text.contains("::")
