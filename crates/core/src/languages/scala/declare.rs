@@ -135,7 +135,8 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
             Returns { value: value_of(walk, body), ..Returns::default() }
         }
         (None, Some(_)) => Returns::nothing(),
-        (None, None) => Returns::default(),
+        // An abstract member without a type is a procedure.
+        (None, None) => Returns::nothing(),
     };
     let unknown = declaration.signature.returns.value == Answer::Unknown;
     let owner = walk.owner().map(|owner| walk.outline.declaration(owner));
