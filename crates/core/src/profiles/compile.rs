@@ -117,7 +117,7 @@ fn anchored(mark: &str) -> (Anchor, &str) {
     }
 }
 
-fn marks(config: &ProfileConfig) -> Result<Vec<Mark>, Mistake> {
+pub(super) fn marks(config: &ProfileConfig) -> Result<Vec<Mark>, Mistake> {
     let mut out = Vec::new();
     for line in &config.line_comment {
         let (anchor, text) = anchored(&line.value);
@@ -142,7 +142,7 @@ fn marks(config: &ProfileConfig) -> Result<Vec<Mark>, Mistake> {
 }
 
 /// How doc comments are carried: by their own marks, within those of plain comments.
-fn docs(config: &ProfileConfig, marks: &[Mark]) -> Result<Vec<Carrier>, Mistake> {
+pub(super) fn docs(config: &ProfileConfig, marks: &[Mark]) -> Result<Vec<Carrier>, Mistake> {
     let mut out = Vec::new();
     for doc in &config.doc {
         let (open, close) = match &doc.value {
@@ -185,7 +185,7 @@ fn docs(config: &ProfileConfig, marks: &[Mark]) -> Result<Vec<Carrier>, Mistake>
     Ok(out)
 }
 
-fn doc_at(config: &ProfileConfig) -> Result<Vec<DocAt>, Mistake> {
+pub(super) fn doc_at(config: &ProfileConfig) -> Result<Vec<DocAt>, Mistake> {
     match &config.doc_at {
         None => Ok(vec![DocAt::Above]),
         Some(places) if places.value.all().is_empty() => {

@@ -14,10 +14,10 @@ mod reader;
 mod scan;
 
 use std::collections::HashMap;
-use std::sync::{Mutex, OnceLock, PoisonError};
+use std::sync::{LazyLock, Mutex, OnceLock, PoisonError};
 
 use self::compile::{Mistake, compile, keep};
-use self::reader::ProfileReader;
+use self::reader::{Compile, NONE, ProfileReader};
 use crate::model::{Carrier, Dialect, Labels, NotationId};
 use crate::reading::{CommentPlace, Custom, Demand, Language, Owe};
 use crate::settings::{Case, Config, ConfigError, DocAt, Located, ProfileConfig};
@@ -36,8 +36,14 @@ pub fn built_in(notations: &[NotationId]) -> &'static [&'static Language] {
     static LANGUAGES: OnceLock<Vec<&'static Language>> = OnceLock::new();
     LANGUAGES.get_or_init(|| {
         let read = |text: &&str| {
-            let config = Config::parse(text).and_then(|config| languages(&config, notations));
-            config.expect("the profiles that come with the program are sound")
+            let config = Config::parse(text).expect("the profiles that come with the program are sound");
+            config.profiles.into_iter().map(|profile| {
+                let shape =
+                    shape(&profile, notations).expect("the profiles that come with the program are sound");
+                let compiled =
+                    move || compile(&profile).expect("the profiles that come with the program are sound");
+                shape.language(Box::new(compiled))
+            })
         };
         BUILT_IN.iter().flat_map(read).collect()
     })
@@ -75,48 +81,47 @@ fn compiled(config: &ProfileConfig, notations: &[NotationId]) -> Result<&'static
     if let Some(found) = made.lock().unwrap_or_else(PoisonError::into_inner).get(&key) {
         return Ok(found);
     }
-    let language = language(config, notations)?;
+    let profile = compile(config)?;
+    let language = shape(config, notations)?.language(Box::new(move || profile));
     examples::check(config, language)?;
     made.lock().unwrap_or_else(PoisonError::into_inner).insert(key, language);
     Ok(language)
 }
 
-fn language(config: &ProfileConfig, notations: &[NotationId]) -> Result<&'static Language, Mistake> {
+/// A language as a profile describes it, all but its patterns.
+struct Shape(Language);
+
+/// Takes from a profile all that can be told without compiling a pattern.
+fn shape(config: &ProfileConfig, notations: &[NotationId]) -> Result<Shape, Mistake> {
     let name = &config.name;
     let sound = |c: char| c.is_ascii_lowercase() || c.is_ascii_digit() || c == '-';
     if name.value.is_empty() || !name.value.chars().all(sound) {
         let reason = format!("`{}` is no name: it takes lower case letters, digits and hyphens", name.value);
         return Err(Mistake::at(name, reason));
     }
-    if config.endings.value.all().is_empty()
-        || config.endings.value.all().iter().any(|ending| ending.len() < 2)
-    {
+    let endings = config.endings.value.all();
+    if endings.is_empty() || endings.iter().any(|ending| ending.len() < 2) {
         return Err(Mistake::at(&config.endings, "a profile needs file name endings, such as `.mum`"));
     }
-    let profile = compile(config)?;
+    let marks = compile::marks(config)?;
+    let docs = compile::docs(config, &marks)?;
     let (notation, accepted) = notation(config, notations)?;
-    let carrier = profile.docs.first().copied().unwrap_or_else(|| carrier(&profile.marks[0], config));
-    let place = match profile.doc_at[0] {
-        DocAt::Above if profile.docs.is_empty() => CommentPlace::DirectlyAbove,
+    let carrier = docs.first().copied().unwrap_or_else(|| carrier(&marks[0], config));
+    let place = match compile::doc_at(config)?[0] {
+        DocAt::Above if docs.is_empty() => CommentPlace::DirectlyAbove,
         DocAt::Above => CommentPlace::Above,
         DocAt::Below => CommentPlace::Below,
         DocAt::FileTop => CommentPlace::FileTop,
     };
     let id = keep(&name.value);
-    let endings: Vec<&'static str> =
-        config.endings.value.all().iter().map(|e| keep(&e.to_lowercase())).collect();
-    let border = profile.border;
-    let by_command = notation.as_str() == "commands";
-    let custom = Custom { place, by_command, drops_after_annotations: false };
-    let reader: &'static ProfileReader = Box::leak(Box::new(ProfileReader { profile, custom }));
+    let endings: Vec<&'static str> = endings.iter().map(|ending| keep(&ending.to_lowercase())).collect();
     let demand = Demand::of(Owe::OnceStarted);
-    Ok(Box::leak(Box::new(Language {
+    Ok(Shape(Language {
         label: config.label.as_deref().map_or(id, keep),
         endings: Box::leak(endings.into_boxed_slice()),
         notations: Box::leak(accepted.into_boxed_slice()),
         notation,
         demand: config.demand.map_or(demand, |own| own.over(demand)),
-        untyped: false,
         any_optional: true,
         carrier,
         dialect: dialect(config),
@@ -127,9 +132,19 @@ fn language(config: &ProfileConfig, notations: &[NotationId]) -> Result<&'static
             Carrier::Docstring => "",
         },
         ignores_case: config.case == Case::Ignore,
-        border,
-        ..Language::of(id, id, reader)
-    })))
+        border: keep(&config.border),
+        ..Language::of(id, id, &NONE)
+    }))
+}
+
+impl Shape {
+    /// Makes the language, for as long as the program runs.
+    fn language(self, compile: Compile) -> &'static Language {
+        let by_command = self.0.notation.as_str() == "commands";
+        let custom = Custom { place: self.0.place, by_command, drops_after_annotations: false };
+        let reader = Box::leak(Box::new(ProfileReader { profile: LazyLock::new(compile), custom }));
+        Box::leak(Box::new(Language { reader, ..self.0 }))
+    }
 }
 
 /// What carries a draft where every comment may be documentation: what the profile names first.
@@ -188,4 +203,27 @@ fn dialect(config: &ProfileConfig) -> Dialect {
         raises: words(&labels.raises),
         ignore: words(&labels.ignore),
     })))
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn the_examples_of_built_in_profiles_come_out() {
+        let ids = crate::notations::ids();
+        for text in BUILT_IN {
+            let config = Config::parse(text).expect("it is valid TOML");
+            assert!(config.profiles.iter().all(|profile| profile.examples.len() > 1), "{text}");
+            languages(&config, &ids).expect("its examples come out");
+        }
+    }
+
+    #[test]
+    fn a_profile_is_compiled_once_however_often_it_is_loaded() {
+        let ids = crate::notations::ids();
+        let config = Config::parse(BUILT_IN[0]).expect("it is valid TOML");
+        let (first, again) = (languages(&config, &ids), languages(&config, &ids));
+        assert!(std::ptr::eq(first.expect("sound")[0], again.expect("sound")[0]));
+    }
 }

@@ -1,5 +1,7 @@
 //! Reads a text by a profile: the same answers as a grammar gives.
 
+use std::sync::LazyLock;
+
 use super::declare::{Notes, declare};
 use super::place::place;
 use super::profile::Profile;
@@ -8,9 +10,13 @@ use crate::model::Outline;
 use crate::reading::{Custom, Explained, Parsers, Reader, Token};
 use crate::text::{Source, Span, narrow};
 
+/// Compiles a profile.
+pub(super) type Compile = Box<dyn FnOnce() -> Profile + Send + Sync>;
+
 /// The reader of a line profile.
 pub(super) struct ProfileReader {
-    pub(super) profile: Profile,
+    /// Compiled when first needed: most runs meet none of the languages that profiles describe.
+    pub(super) profile: LazyLock<Profile, Compile>,
     /// How comments are attached in its language.
     pub(super) custom: Custom,
 }
@@ -50,6 +56,26 @@ impl Reader for ProfileReader {
         out.sort_by_key(|explained| explained.line);
         out.dedup();
         out
+    }
+}
+
+/// Stands where a reader is not there yet; it reads nothing.
+pub(super) struct Nothing;
+
+/// The one value of it.
+pub(super) static NONE: Nothing = Nothing;
+
+impl Reader for Nothing {
+    fn read(&self, _source: &Source, _parsers: &mut Parsers) -> Outline {
+        Outline::default()
+    }
+
+    fn tokens(&self, _source: &Source, _parsers: &mut Parsers) -> Vec<Token> {
+        Vec::new()
+    }
+
+    fn parse_only(&self, _source: &Source, _parsers: &mut Parsers) -> usize {
+        0
     }
 }
 
