@@ -2,7 +2,7 @@
 
 use proptest::prelude::*;
 use vinequill_core::draft::{self, Only};
-use vinequill_core::model::{Dialect, Level};
+use vinequill_core::model::{Dialect, Labels, Level};
 use vinequill_core::proof::only_comments_changed;
 use vinequill_core::reading::Parsers;
 use vinequill_core::review::{self, FileReading};
@@ -224,6 +224,20 @@ fn a_change_of_code_is_refused() {
     }
 }
 
+/// Words that open the parts of a comment box.
+static LABELS: Labels = Labels {
+    summary: &["Purpose"],
+    param: &["Inputs"],
+    returns: &["Output"],
+    raises: &["Errors"],
+    ignore: &["History"],
+};
+
+/// Boxes need their labels; all else is spelt as most languages do.
+fn dialect_of(notation: &notations::Notation) -> Dialect {
+    if notation.id.as_str() == "labels" { Dialect::Labels(&LABELS) } else { Dialect::Plain }
+}
+
 /// Puts lines into a source of their own and reads them as a comment.
 fn read_lines(
     notation: &notations::Notation,
@@ -241,7 +255,7 @@ fn read_lines(
         at += line.len() + 1;
     }
     let whole = vinequill_core::text::Span::of(0, text.len());
-    let doc = (notation.read)(&notations::Lines::new(&source, &spans, Dialect::Plain), whole);
+    let doc = (notation.read)(&notations::Lines::new(&source, &spans, dialect_of(notation)), whole);
     (source, doc)
 }
 
@@ -283,6 +297,7 @@ proptest! {
             brief: false,
         };
         for notation in notations::ALL {
+            let style = notations::WriteStyle { dialect: dialect_of(notation), ..style.clone() };
             let wanted = new_entries(&names, notation);
             let lines = notation.writer.whole("Weighs a crate.", &wanted, &style);
             let (source, doc) = read_lines(notation, &lines);
@@ -311,6 +326,7 @@ fn every_notation_tells_its_own_comments_from_prose() {
     };
     // Prose has nothing of its own.
     for notation in notations::ALL.iter().filter(|notation| notation.id.as_str() != "prose") {
+        let style = notations::WriteStyle { dialect: dialect_of(notation), ..style.clone() };
         let lines = notation.writer.whole("Weighs.", &new_entries(&names, notation), &style);
         let text = lines.join("\n");
         let source = Source::new("comment", &text);
@@ -322,12 +338,12 @@ fn every_notation_tells_its_own_comments_from_prose() {
                 vinequill_core::text::Span::of(at - line.len() - 1, at - 1)
             })
             .collect();
-        let lines = notations::Lines::new(&source, &spans, Dialect::Plain);
+        let lines = notations::Lines::new(&source, &spans, dialect_of(notation));
         assert!((notation.evidence)(&lines) > 0, "{}", notation.id);
         let prose = Source::new("comment", "Weighs a crate and prints it.");
         let spans = [vinequill_core::text::Span::of(0, prose.text().len())];
         assert_eq!(
-            (notation.evidence)(&notations::Lines::new(&prose, &spans, Dialect::Plain)),
+            (notation.evidence)(&notations::Lines::new(&prose, &spans, dialect_of(notation))),
             0,
             "{}",
             notation.id
