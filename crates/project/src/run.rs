@@ -7,7 +7,7 @@ use std::sync::atomic::{AtomicUsize, Ordering};
 use vinequill_core::coverage::{self, Tally};
 use vinequill_core::model::Finding;
 use vinequill_core::reading::Parsers;
-use vinequill_core::review::{self, FileReading};
+use vinequill_core::review::{self, FileReading, Neighbours};
 use vinequill_core::settings::Settings;
 use vinequill_core::text::Source;
 
@@ -79,7 +79,8 @@ fn is_generated(text: &str) -> bool {
     GENERATED.iter().any(says_so)
 }
 
-/// Reads files and calls `visit` with each, on `jobs` workers (0: one a processor).
+/// Reads files and calls `visit` with each, on `jobs` workers (0: one a processor). Files whose language
+/// declares at one place and defines at another are read for what they know of each other first.
 ///
 /// # Panics
 /// When the system has no thread left to start.
@@ -98,47 +99,75 @@ pub fn visit_files<T: Send>(
     let mut order: Vec<usize> = (0..files.len()).collect();
     order
         .sort_by_cached_key(|&at| Reverse(std::fs::metadata(&files[at].path).map_or(0, |found| found.len())));
+    let paired: Vec<usize> =
+        order.iter().copied().filter(|&at| files[at].language.is_header.is_some()).collect();
+    let told = spread(&pool, &paired, |at, parsers| {
+        // What cannot be read is told when it is visited.
+        guarded(&files[at], parsers, |parsers| {
+            let (_, source) = load(&files[at], settings)?;
+            Ok(review::tell(&source, files[at].language, parsers))
+        })
+    });
+    let neighbours = Neighbours::of(told.into_iter().filter_map(|(_, told)| told.ok().flatten()).collect());
+    let mut done = spread(&pool, &order, |at, parsers| {
+        guarded(&files[at], parsers, |parsers| {
+            visit_file(&files[at], (settings, &neighbours), parsers, visit)
+        })
+    });
+    done.sort_by_key(|&(at, _)| at);
+    done.into_iter().map(|(_, result)| result).collect()
+}
+
+/// Spreads work over the workers of a pool: each takes the next piece when it is done with one.
+fn spread<T: Send>(
+    pool: &rayon::ThreadPool,
+    order: &[usize],
+    work: impl Fn(usize, &mut Parsers) -> T + Sync,
+) -> Vec<(usize, T)> {
     let next = AtomicUsize::new(0);
-    let work = |_: rayon::BroadcastContext<'_>| {
+    let take = |_: rayon::BroadcastContext<'_>| {
         let mut parsers = Parsers::new();
         let mut done = Vec::new();
         while let Some(&at) = order.get(next.fetch_add(1, Ordering::Relaxed)) {
-            done.push((at, guarded(&files[at], settings, &mut parsers, visit)));
+            done.push((at, work(at, &mut parsers)));
         }
         done
     };
-    let mut done: Vec<(usize, Result<T, Unread>)> = pool.broadcast(work).into_iter().flatten().collect();
-    done.sort_by_key(|&(at, _)| at);
-    done.into_iter().map(|(_, result)| result).collect()
+    if order.is_empty() { Vec::new() } else { pool.broadcast(take).into_iter().flatten().collect() }
 }
 
 /// A defect of this program must not cost the rest of the work: the file is told, and the run goes on.
 fn guarded<T>(
     file: &Found,
-    settings: &Settings,
     parsers: &mut Parsers,
-    visit: &Visit<'_, T>,
+    work: impl FnOnce(&mut Parsers) -> Result<T, Unread>,
 ) -> Result<T, Unread> {
-    let work = std::panic::AssertUnwindSafe(|| visit_file(file, settings, parsers, visit));
-    std::panic::catch_unwind(work).unwrap_or_else(|_| {
+    let done = std::panic::catch_unwind(std::panic::AssertUnwindSafe(|| work(parsers)));
+    done.unwrap_or_else(|_| {
         *parsers = Parsers::new();
         Err(Unread::Failed(ReadFailure::Defect(file.path.clone())))
     })
 }
 
-fn visit_file<T>(
-    file: &Found,
-    settings: &Settings,
-    parsers: &mut Parsers,
-    visit: &Visit<'_, T>,
-) -> Result<T, Unread> {
+/// Reads a file from disk, unless it is marked as generated.
+fn load(file: &Found, settings: &Settings) -> Result<(Decoded, Source), Unread> {
     let label = settings.language(file.language.id).encoding.as_deref();
     let decoded = read(&file.path, settings.max_file_size, label).map_err(Unread::Failed)?;
     if !file.named && is_generated(&decoded.text) {
         return Err(Unread::Generated);
     }
     let source = Source::new(&file.shown, &decoded.text);
-    let reading = FileReading::read(&source, file.language, settings, parsers);
+    Ok((decoded, source))
+}
+
+fn visit_file<T>(
+    file: &Found,
+    (settings, neighbours): (&Settings, &Neighbours),
+    parsers: &mut Parsers,
+    visit: &Visit<'_, T>,
+) -> Result<T, Unread> {
+    let (decoded, source) = load(file, settings)?;
+    let reading = FileReading::read_among(neighbours, &source, file.language, (settings, parsers));
     if file.only.is_some_and(|id| id != reading.language.id.as_str()) {
         return Err(Unread::OtherLanguage);
     }

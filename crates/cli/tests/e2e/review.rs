@@ -180,3 +180,51 @@ fn the_configured_notation_is_used_for_comments_that_do_not_tell() {
         String::from_utf8(workshop.read("a.py")).unwrap().contains("    Parameters\n    ----------\n    x\n")
     );
 }
+
+const HEADER: &str = "\
+/** Opens a tank.\n * @param number which\n */\nvoid tank_open(int number);\nvoid tank_shut(int number, int hard);\nint tank_level(int number);\n";
+const SOURCE: &str = "\
+#include \"tank.h\"
+void tank_open(int number) {}
+/** Shuts a tank.
+ * @param number which
+ */
+void tank_shut(int number, int hard) {}
+int tank_level(int number) { return 1; }
+static int inner(int n) { return n; }
+int linked(void) { return 0; }
+";
+
+#[test]
+fn a_prototype_and_its_definition_are_one_thing() {
+    let workshop = Workshop::with(&[("tank.h", HEADER), ("src/tank.c", SOURCE)]);
+    let ran = workshop.run(&["review", "--format", "short", "--surface", "package", "."]);
+    let lines: Vec<&str> = ran.out.lines().collect();
+    // The comment at the definition is checked, the prototype that neither has is asked for, and what no
+    // header declares is the package's.
+    assert_eq!(
+        lines,
+        [
+            "src/tank.c:6:32: warning param.missing: parameter `hard` has no entry; add `@param hard` to the comment",
+            "src/tank.c:9:5: warning comment.missing: function `linked` has no doc comment; describe it in one (`/**`)",
+            "tank.h:6:5: warning comment.missing: function `tank_level` has no doc comment; describe it in one (`/**`)",
+        ],
+        "{}",
+        ran.out
+    );
+    assert_eq!(workshop.run(&["review", "--format", "short", "."]).out.lines().count(), 2);
+    let drafted = workshop.run(&["draft", "--surface", "package", "."]).out;
+    assert_eq!(drafted.matches("+ * @param").count() + drafted.matches("+/**").count(), 4, "{drafted}");
+    let covered = workshop.run(&["coverage", "--format", "json", "."]).out;
+    let value: serde_json::Value = serde_json::from_str(&covered).unwrap();
+    assert_eq!((&value["total"]["declared"], &value["total"]["described"]), (&3.into(), &2.into()));
+}
+
+#[test]
+fn where_there_is_no_header_what_can_be_linked_is_public() {
+    let workshop = Workshop::with(&[("tank.c", SOURCE)]);
+    let ran = workshop.run(&["review", "--format", "short", "."]);
+    assert!(ran.out.contains("function `linked`") && !ran.out.contains("`inner`"), "{}", ran.out);
+    workshop.write("other.h", b"int other(void);\n");
+    assert!(!workshop.run(&["review", "--format", "short", "."]).out.contains("`linked`"));
+}

@@ -144,6 +144,8 @@ pub struct Language {
     pub opens_with_name: bool,
     /// Whether a doc comment between annotations and the name is dropped.
     pub drops_after_annotations: bool,
+    /// Tells the path of a header, which declares what other files define; none where each file is for itself.
+    pub is_header: Option<fn(&str) -> bool>,
     /// Names that differ only in upper and lower case are one.
     pub ignores_case: bool,
     /// Characters that frame the lines of a comment.
@@ -182,6 +184,7 @@ impl Language {
             any_optional: false,
             opens_with_name: false,
             drops_after_annotations: false,
+            is_header: None,
             ignores_case: false,
             border: "",
             hierarchy: &NO_HIERARCHY,

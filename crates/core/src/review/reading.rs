@@ -3,6 +3,7 @@
 use std::cell::OnceCell;
 use std::collections::HashMap;
 
+use super::Neighbours;
 use crate::languages;
 use crate::model::{
     CommentId, Construction, DeclId, Dialect, DocComment, EntryKind, NotationId, Outline, Signature,
@@ -47,8 +48,20 @@ impl<'a> FileReading<'a> {
         settings: &'a Settings,
         parsers: &mut Parsers,
     ) -> Self {
+        Self::read_among(&Neighbours::default(), source, language, (settings, parsers))
+    }
+
+    /// As [`FileReading::read`], with what is known from the files around it.
+    #[must_use]
+    pub fn read_among(
+        neighbours: &Neighbours,
+        source: &'a Source,
+        language: &'static Language,
+        (settings, parsers): (&'a Settings, &mut Parsers),
+    ) -> Self {
         let language = languages::refined(language, source);
         let mut outline = language.reader.read(source, parsers);
+        neighbours.apply(&mut outline, language, source.path());
         let settings = settings.language(language.id);
         let mut evident: HashMap<CommentId, Option<NotationId>> = HashMap::new();
         for id in outline.declarations.iter().filter_map(|declaration| declaration.comment.doc) {

@@ -144,7 +144,7 @@ fn outer<'t>(walk: &Walk<'t, C>, node: Node<'t>) -> Node<'t> {
     out
 }
 
-fn is_header(path: &str) -> bool {
+pub(super) fn is_header(path: &str) -> bool {
     let lower = path.to_ascii_lowercase();
     [".h", ".hpp", ".hh", ".hxx", ".h++", ".inl", ".ipp", ".tpp"].iter().any(|ending| lower.ends_with(ending))
 }

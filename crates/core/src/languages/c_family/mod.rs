@@ -37,6 +37,7 @@ pub(super) static C: Language = Language {
     notation: NotationId::new("commands"),
     demand: Demand::of(Owe::BeyondSummary),
     type_words: types::WORDS,
+    is_header: Some(declare::is_header),
     ..Language::of("c", "C", &FamilyReader(&PLAIN_READER))
 };
 
@@ -49,6 +50,7 @@ pub(super) static CPP: Language = Language {
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,
     type_words: types::WORDS,
+    is_header: Some(declare::is_header),
     ..Language::of("cpp", "C++", &FamilyReader(&PLUS_READER))
 };
 

@@ -34,6 +34,7 @@ pub(super) static CSHARP: Language = Language {
     any_optional: false,
     opens_with_name: false,
     drops_after_annotations: true,
+    is_header: None,
     ignores_case: false,
     border: "",
     hierarchy: &types::HIERARCHY,

@@ -33,6 +33,7 @@ pub(super) static JAVA: Language = Language {
     any_optional: false,
     opens_with_name: false,
     drops_after_annotations: true,
+    is_header: None,
     ignores_case: false,
     border: "",
     hierarchy: &JVM_EXCEPTIONS,

@@ -40,6 +40,7 @@ pub(super) static PYTHON: Language = Language {
     any_optional: false,
     opens_with_name: false,
     drops_after_annotations: false,
+    is_header: None,
     ignores_case: false,
     border: "",
     hierarchy: &types::HIERARCHY,
