@@ -216,7 +216,7 @@ fn a_prototype_and_its_definition_are_one_thing() {
     let drafted = workshop.run(&["draft", "--surface", "package", "."]).out;
     assert_eq!(drafted.matches("+ * @param").count() + drafted.matches("+/**").count(), 4, "{drafted}");
     let covered = workshop.run(&["coverage", "--format", "json", "."]).out;
-    let value: serde_json::Value = serde_json::from_str(&covered).unwrap();
+    let value: Value = serde_json::from_str(&covered).unwrap();
     assert_eq!((&value["total"]["declared"], &value["total"]["described"]), (&3.into(), &2.into()));
 }
 
