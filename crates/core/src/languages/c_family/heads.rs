@@ -15,6 +15,9 @@ impl Pass<'_> {
             return false;
         }
         let all = self.items(head);
+        if self.plainer {
+            self.plainer(&all);
+        }
         let template = all.windows(2).position(
             |two| matches!(two, [Item::Word(at), Item::Sign(b'<', _)] if self.word(*at) == "template"),
         );
@@ -408,6 +411,13 @@ impl Pass<'_> {
         self.code.get(at).is_some_and(|lexeme| lexeme.is(b'*') || lexeme.is(b'&') || lexeme.is(b'^'))
     }
 
+    /// Tells whether the item is the arguments of a macro that was blanked.
+    fn is_blank_call(&self, items: &[Item], number: usize) -> bool {
+        matches!(items[number], Item::Group(..))
+            && number > 0
+            && matches!(items[number - 1], Item::Word(at) if self.out[self.code[at].start] == b' ')
+    }
+
     /// Looks at a word in capitals: a macro, a type, or a name.
     fn take_capital(
         &mut self,
@@ -462,7 +472,8 @@ impl Pass<'_> {
         let behind_name = head.types > 1
             && number > 0
             && (matches!(items[number - 1], Item::Word(before) if !TYPES.contains(&self.word(before)) && !QUALIFIERS.contains(&self.word(before)))
-                || matches!(items[number - 1], Item::Group(open, _) if self.code[open].is(b'[')));
+                || matches!(items[number - 1], Item::Group(open, _) if self.code[open].is(b'['))
+                || self.is_blank_call(items, number - 1));
         if behind_name {
             self.blank_lexeme(at);
             self.blank_lexemes(from, upto);
@@ -497,7 +508,13 @@ impl Pass<'_> {
                 head.stopped = true;
             }
             Some(Item::Word(next)) if !is_capital(self.word(*next)) || items.len() > number + 3 => {
+                // `MEMBERS(name) OTHER(name) type name(…)`, and `MEMBERS(name) name(…)` of a constructor, are
+                // macros of their own.
+                let alone = is_capital(self.word(*next))
+                    && matches!(items.get(number + 4), Some(Item::Word(_)))
+                    || self.word(from + 1) == self.word(*next);
                 let wraps_type = !specified
+                    && !alone
                     && matches!(items.get(number + 3), Some(Item::Group(open, _)) if self.code[*open].is(b'('))
                     && !QUALIFIERS.contains(&self.word(*next))
                     && !TYPES.contains(&self.word(*next))

@@ -13,8 +13,8 @@ use crate::languages::shared::ranges_without;
 use crate::reading::Given;
 use crate::text::narrow;
 
-/// Decides what the grammar is given of a text.
-pub(super) fn mask(text: &str, is_cpp: bool, bodies_with_throw: bool) -> Given<'_> {
+/// Decides what the grammar is given of a text; `plainer` where it stumbled over less.
+pub(super) fn mask(text: &str, is_cpp: bool, plainer: bool) -> Given<'_> {
     let all = lex(text);
     let code: Vec<Lexeme> = all.into_iter().filter(|lexeme| lexeme.sort != Sort::Comment).collect();
     let mut pass = Pass {
@@ -22,7 +22,7 @@ pub(super) fn mask(text: &str, is_cpp: bool, bodies_with_throw: bool) -> Given<'
         code: &code,
         out: text.as_bytes().to_vec(),
         is_cpp,
-        bodies_with_throw,
+        plainer,
         scopes: Vec::new(),
         head: Vec::new(),
         parens: 0,
@@ -59,7 +59,8 @@ pub(super) struct Pass<'s> {
     pub(super) code: &'s [Lexeme],
     pub(super) out: Vec<u8>,
     pub(super) is_cpp: bool,
-    bodies_with_throw: bool,
+    /// Heads say no more than they must.
+    pub(super) plainer: bool,
     pub(super) scopes: Vec<Around>,
     /// Indexes of the lexemes of the head that is open.
     head: Vec<usize>,
@@ -390,7 +391,7 @@ impl<'s> Pass<'s> {
         let head = std::mem::take(&mut self.head);
         let lost = self.mask_head(&head, None);
         let words = || self.code[at + 1..close].iter().filter(|lexeme| lexeme.sort == Sort::Word);
-        let throws = self.bodies_with_throw && words().any(|lexeme| &self.text[lexeme.range()] == "throw");
+        let throws = self.is_cpp && words().any(|lexeme| &self.text[lexeme.range()] == "throw");
         if lost {
             self.blank_lexeme(at);
             self.blank_lexeme(close);
@@ -603,6 +604,9 @@ impl<'s> Pass<'s> {
 
     /// Blanks macros around the name of a type and returns that name.
     fn mask_type_head(&mut self, head: &[usize]) -> String {
+        if self.plainer {
+            self.plainer(&self.items(head));
+        }
         let items = self.items(head);
         let is_keyword = |item: &Item, pass: &Self| matches!(item, Item::Word(at) if matches!(pass.word(*at), "class" | "struct" | "union" | "enum"));
         let mut angle = 0_i32;
@@ -691,7 +695,7 @@ mod tests {
 
     /// Returns what the grammar is given, with white space made one.
     fn given(text: &str) -> String {
-        let given = mask(text, true, true);
+        let given = mask(text, true, false);
         assert_eq!(given.text().len(), text.len());
         let parts: Vec<&str> = if given.ranges().is_empty() {
             vec![given.text()]

@@ -13,6 +13,7 @@ mod heads;
 mod kinds;
 mod lexer;
 mod mask;
+mod plain;
 mod types;
 mod words;
 
@@ -104,6 +105,11 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
             "public" | "private" | "protected" => lexemes.get(at + 1).is_some_and(|next| next.is(b':')),
             _ => false,
         },
+        // `name::name`, unless it is an attribute of C: `[[gnu::pure]]`.
+        Sort::Sign(b':') => {
+            let qualifies = at > 1 && !word(at - 1).is_empty() && !lexemes[at - 2].is(b'[');
+            qualifies && lexemes.get(at + 1).is_some_and(|next| next.is(b':')) && !word(at + 2).is_empty()
+        }
         Sort::Directive => {
             // A header of the standard library without an ending.
             let line = &text[lexeme.range()];
@@ -156,12 +162,11 @@ impl Grammar for FamilyGrammar {
     }
 
     fn mask<'s>(&self, text: &'s str) -> Given<'s> {
-        mask::mask(text, self.is_cpp, self.is_cpp)
+        mask::mask(text, self.is_cpp, false)
     }
 
     fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
-        // Bodies that throw are given to the grammar; where it stumbles, no body is.
-        (self.is_cpp && attempt == 0).then(|| mask::mask(text, true, false))
+        (self.is_cpp && attempt == 0).then(|| mask::mask(text, true, true))
     }
 
     fn comment(&self, text: &str) -> CommentForm {
