@@ -268,12 +268,12 @@ impl<G: Grammar> GrammarReader<G> {
         let language = self.0.table().language();
         let given = Given::all(source.text());
         let tree = parsers.parse(self.key(), language, &given)?;
-        let masked =
-            if tree.root_node().has_error() { self.0.mask_again(source.text(), &[], 1) } else { None };
-        match masked {
-            Some(masked) => Some((parsers.parse(self.key(), language, &masked)?, masked)),
-            None => Some((tree, given)),
+        if !tree.root_node().has_error() {
+            return Some((tree, given));
         }
+        let masked = self.0.mask_again(source.text(), &[], 1);
+        let masked = masked.unwrap_or_else(|| self.0.mask(source.text()).with_all());
+        Some((parsers.parse(self.key(), language, &masked)?, masked))
     }
 }
 

@@ -36,15 +36,7 @@ fn modifiers<'t>(walk: &Walk<'t, Kotlin>, node: Node<'t>) -> Modifiers {
     for modifier in walk.children(list) {
         let text = walk.text(modifier);
         if walk.kind(modifier) == Some(Kotlin::Annotation) {
-            let name = text.trim_start_matches('@').split(['(', ' ']).next().unwrap_or_default();
-            match name.rsplit(['.', ':']).next().unwrap_or_default() {
-                "Deprecated" => out.deprecated = true,
-                "Test" | "ParameterizedTest" | "BeforeTest" | "AfterTest" | "Before" | "After" => {
-                    out.test = true
-                }
-                "Throws" => out.throws = annotated_throws(text, walk.span(modifier)),
-                _ => {}
-            }
+            annotate(&mut out, text, walk.span(modifier));
             continue;
         }
         match text {
@@ -57,6 +49,17 @@ fn modifiers<'t>(walk: &Walk<'t, Kotlin>, node: Node<'t>) -> Modifiers {
         }
     }
     out
+}
+
+/// Takes what an annotation says.
+fn annotate(out: &mut Modifiers, text: &str, span: Span) {
+    let name = text.trim_start_matches('@').split(['(', ' ']).next().unwrap_or_default();
+    match name.rsplit(['.', ':']).next().unwrap_or_default() {
+        "Deprecated" => out.deprecated = true,
+        "Test" | "ParameterizedTest" | "BeforeTest" | "AfterTest" | "Before" | "After" => out.test = true,
+        "Throws" => out.throws = annotated_throws(text, span),
+        _ => {}
+    }
 }
 
 /// Reads `@Throws(IOException::class, …)`.
@@ -84,8 +87,17 @@ fn begin<'t>(
     kind: Kind,
     (name, node, body): (Node<'t>, Node<'t>, Option<Node<'t>>),
 ) -> (Declaration, Modifiers) {
-    let modifiers = modifiers(walk, node);
+    let mut modifiers = modifiers(walk, node);
     let mut declaration = walk.start(kind, name, node, body);
+    // Annotations that were parted from the declaration below them are its own.
+    let start = declaration.span.start;
+    for &span in walk.pending[..walk.pending.partition_point(|span| span.end <= start)].iter().rev() {
+        if !walk.source.slice(Span::new(span.end, declaration.span.start)).trim().is_empty() {
+            break;
+        }
+        declaration.span.start = span.start;
+        annotate(&mut modifiers, walk.source.slice(span), span);
+    }
     declaration.name = Name::new(walk.text(name).trim_matches('`'));
     declaration.surface = modifiers.surface.0;
     declaration.overrides = modifiers.overrides;

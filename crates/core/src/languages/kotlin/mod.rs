@@ -33,6 +33,7 @@ kinds! {
     Kotlin of tree_sitter_kotlin_ng::LANGUAGE;
     ask {
         Alias = "type_alias",
+        Annotated = "annotated_expression",
         Annotation = "annotation",
         Block = "block",
         Body = "function_body",
@@ -95,8 +96,8 @@ impl Grammar for KotlinGrammar {
         mask::mask(text)
     }
 
-    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], _attempt: usize) -> Option<Given<'s>> {
-        mask::with_ends(text)
+    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
+        if attempt == 0 { mask::with_ends(text) } else { None }
     }
 
     fn comment(&self, text: &str) -> CommentForm {
@@ -138,7 +139,14 @@ impl Grammar for KotlinGrammar {
             | Kotlin::Primary
             | Kotlin::TypeParameters
             | Kotlin::UserType => return Next::Over,
-            Kotlin::Annotation
+            Kotlin::Annotated if !walk.in_code() => {
+                // An annotation on a line of its own may be taken for an expression.
+                let span = walk.span(node);
+                walk.pending.push(span);
+                return Next::Over;
+            }
+            Kotlin::Annotated
+            | Kotlin::Annotation
             | Kotlin::Block
             | Kotlin::Body
             | Kotlin::ClassParameter

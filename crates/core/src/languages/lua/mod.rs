@@ -110,8 +110,8 @@ impl Grammar for LuaGrammar {
         self.serves
     }
 
-    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], _attempt: usize) -> Option<Given<'s>> {
-        without_typeof(text)
+    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
+        if attempt == 0 { without_typeof(text) } else { None }
     }
 
     fn comment(&self, text: &str) -> CommentForm {
