@@ -677,12 +677,19 @@ fn answer_twins(walk: &mut Walk<'_, C>) {
                     && gap.lines().all(|line| line.trim().is_empty() || line.trim().starts_with('#'))
             })
         };
-        let chosen = twins.iter().copied().find(|&at| is_doc(at)).unwrap_or(twins[0]);
         // Overloads of one arity are no twins: their types differ.
-        let same = texts(&walk.outline.declarations[chosen]);
-        answered.extend(
-            twins.iter().copied().filter(|&at| at != chosen && texts(&walk.outline.declarations[at]) == same),
-        );
+        let mut alike: Vec<(Vec<String>, Vec<usize>)> = Vec::new();
+        for &at in twins {
+            let types = texts(&walk.outline.declarations[at]);
+            match alike.iter_mut().find(|(known, _)| *known == types) {
+                Some((_, group)) => group.push(at),
+                None => alike.push((types, vec![at])),
+            }
+        }
+        for (_, group) in alike {
+            let chosen = group.iter().copied().find(|&at| is_doc(at)).unwrap_or(group[0]);
+            answered.extend(group.into_iter().filter(|&at| at != chosen));
+        }
     }
     for at in answered {
         walk.outline.declarations[at].answered = true;
