@@ -148,14 +148,14 @@ fn attach_back(outline: &mut Outline, source: &Source) {
         }
         outline.comments[at].attached = true;
         // Two comments behind one declaration are the first's.
-        let before = by_end[..by_end.partition_point(|&(end, _)| end <= start)].last();
-        let behind = before.filter(|&&(end, _)| {
+        let before = &by_end[..by_end.partition_point(|&(end, _)| end <= start)];
+        let behind = before.last().filter(|&&(end, _)| {
             end >= from
                 && source.slice(Span::new(end, start)).chars().all(|c| c.is_whitespace() || ",;".contains(c))
         });
         if let Some(&(end, _)) = behind {
             // Variables of one statement share its comment.
-            for &(_, found) in by_end.iter().rev().filter(|&&(other, _)| other == end) {
+            for &(_, found) in before.iter().rev().take_while(|&&(other, _)| other == end) {
                 let attached = &mut outline.declarations[found].comment;
                 attached.doc = attached.doc.or(Some(id(at)));
             }

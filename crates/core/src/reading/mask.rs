@@ -9,6 +9,9 @@ use tree_sitter::Range;
 
 use crate::text::Span;
 
+/// How many gaps between its ranges the parser library is handed at most.
+const MOST_GAPS: usize = 256;
+
 /// The text and ranges that a grammar is given.
 #[derive(Clone, Debug)]
 pub struct Given<'s> {
@@ -83,6 +86,36 @@ impl<'s> Given<'s> {
         &self.ranges
     }
 
+    /// Returns what the parser library is handed: this text, and not more ranges than it copes with.
+    ///
+    /// The library looks through the ranges in order at every token, so that thousands of them would make its
+    /// cost grow with the square of a file. The widest gaps stay; the others are blanked, which reads the same.
+    #[must_use]
+    pub fn handed(&self) -> (Cow<'_, str>, Cow<'_, [Range]>) {
+        if self.ranges.len() <= MOST_GAPS + 1 {
+            return (Cow::Borrowed(self.text()), Cow::Borrowed(&self.ranges));
+        }
+        let width = |at: usize| self.ranges[at + 1].start_byte - self.ranges[at].end_byte;
+        let mut widest: Vec<usize> = (0..self.ranges.len() - 1).collect();
+        widest.select_nth_unstable_by_key(MOST_GAPS, |&at| std::cmp::Reverse(width(at)));
+        let mut kept = vec![false; self.ranges.len()];
+        for &at in &widest[..MOST_GAPS] {
+            kept[at] = true;
+        }
+        let mut blanks = Vec::with_capacity(self.ranges.len() - MOST_GAPS);
+        let mut ranges: Vec<Range> = Vec::with_capacity(MOST_GAPS + 1);
+        for (at, range) in self.ranges.iter().enumerate() {
+            match ranges.last_mut() {
+                Some(last) if !kept[at - 1] => {
+                    blanks.push(last.end_byte..range.start_byte);
+                    (last.end_byte, last.end_point) = (range.end_byte, range.end_point);
+                }
+                _ => ranges.push(*range),
+            }
+        }
+        (Given::with_blanks(&self.text, &blanks).text, Cow::Owned(ranges))
+    }
+
     /// Returns the lines of `text`, without white space around them, that were changed by blanking.
     pub fn hidden<'t>(&'t self, text: &'t str) -> impl Iterator<Item = Span> + 't {
         let masked = matches!(self.text, Cow::Owned(_));
@@ -126,5 +159,27 @@ mod tests {
     fn blanking_keeps_length_and_lines() {
         let given = Given::with_blanks("int API\nfoö();", &[4..7, 7..10]);
         assert_eq!(given.text(), "int    \n  ö();");
+    }
+
+    #[test]
+    fn of_many_gaps_the_narrow_ones_are_blanked() {
+        let text = "f{ö1}".repeat(300) + "g{wide}";
+        let at = |byte| tree_sitter::Point { row: 0, column: byte };
+        let range = |start, end| Range {
+            start_byte: start,
+            end_byte: end,
+            start_point: at(start),
+            end_point: at(end),
+        };
+        let open: Vec<_> = text.match_indices('{').map(|(found, _)| found + 1).collect();
+        let close: Vec<_> = text.match_indices('}').map(|(found, _)| found).collect();
+        let starts = std::iter::once(0).chain(close);
+        let ranges = starts.zip(open.into_iter().chain([text.len()])).map(|(start, end)| range(start, end));
+        let given = Given::in_ranges(&text, ranges.collect(), Vec::new());
+        let (handed, ranges) = given.handed();
+        assert_eq!((handed.len(), ranges.len()), (text.len(), MOST_GAPS + 1));
+        let read: String = ranges.iter().map(|range| &handed[range.start_byte..range.end_byte]).collect();
+        assert_eq!(read.replace(' ', ""), "f{}".repeat(300) + "g{}");
+        assert!(read.ends_with("g{}"), "the widest gap stays");
     }
 }

@@ -30,7 +30,8 @@ impl Parsers {
             }
         };
         let parser = &mut self.made[at].1;
-        parser.set_included_ranges(given.ranges()).ok()?;
-        parser.parse(given.text(), None)
+        let (text, ranges) = given.handed();
+        parser.set_included_ranges(&ranges).ok()?;
+        parser.parse(text.as_ref(), None)
     }
 }

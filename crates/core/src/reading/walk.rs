@@ -154,7 +154,7 @@ impl<'t, N: Copy> Walk<'t, N> {
         let mut first = None;
         // What is left of a preprocessor line is that line's.
         let text = self.source.text();
-        let line_start = text[..before].rfind('\n').map_or(0, |found| found + 1);
+        let line_start = self.source.line_start(before);
         let rest = text[line_start..].split('\n').next().unwrap_or_default().trim();
         let mut in_directive = rest.starts_with('#');
         let mut continued = false;
@@ -497,7 +497,7 @@ fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Nod
     let (doc, candidate) =
         (matches!(form.doc, Doc::Yes | Doc::Back | Doc::Elsewhere), form.doc == Doc::IfAbove);
     let source = walk.source.text();
-    let line_start = source[..node.start_byte()].rfind('\n').map_or(0, |found| found + 1);
+    let line_start = walk.source.line_start(node.start_byte());
     let trailing = !source[line_start..node.start_byte()].trim().is_empty();
     if let Carrier::Lines { mark } = form.carrier {
         // Docstrings are taken ahead of the comments before them.

@@ -3,10 +3,16 @@
 use super::Span;
 use super::span::narrow;
 
+/// Bytes of a block whose scalar values are counted at once.
+const BLOCK: usize = 512;
+
 /// Where the lines of a text begin.
 #[derive(Clone, Debug)]
 pub struct LineIndex {
     starts: Vec<u32>,
+    /// How many scalar values stand before each block; counted only for texts with lines longer than a
+    /// block, so that asking for a column in one costs no more than elsewhere.
+    counted: Vec<u32>,
 }
 
 /// A place as people name it.
@@ -24,7 +30,15 @@ impl LineIndex {
     pub fn new(text: &str) -> Self {
         let mut starts = vec![0];
         starts.extend(memchr::memchr_iter(b'\n', text.as_bytes()).map(|at| Span::of(at + 1, at + 1).start));
-        Self { starts }
+        let last = text.len() - starts.last().map_or(0, |&start| start as usize);
+        let long = last > BLOCK || starts.windows(2).any(|pair| (pair[1] - pair[0]) as usize > BLOCK);
+        let mut before = 0;
+        let blocks = text.as_bytes().chunks(BLOCK).filter(|_| long);
+        let counted = blocks.map(|block| {
+            before += scalar_values(block);
+            before - scalar_values(block)
+        });
+        Self { counted: counted.collect(), starts }
     }
 
     /// Returns the line, from 1, that holds the byte at `offset`.
@@ -52,9 +66,33 @@ impl LineIndex {
         let line = self.line(offset);
         let start = self.starts[line as usize - 1] as usize;
         let end = (offset as usize).min(text.len());
-        let column = text.get(start..end).map_or(0, |before| before.chars().count());
-        Position { line, column: narrow(column + 1) }
+        let whole = text.is_char_boundary(end) && start <= end;
+        let column = match whole {
+            false => 0,
+            true if end - start <= BLOCK || self.counted.is_empty() => {
+                scalar_values(&text.as_bytes()[start..end])
+            }
+            true => self.before(text, end) - self.before(text, start),
+        };
+        Position { line, column: column + 1 }
     }
+
+    /// Returns how many scalar values stand before an offset.
+    fn before(&self, text: &str, offset: usize) -> u32 {
+        let block = offset / BLOCK;
+        let counted = self.counted.get(block).copied();
+        // An offset at the very end may stand behind the last block.
+        let (block, counted) = counted.map_or_else(
+            || (block - 1, self.counted.last().copied().unwrap_or_default()),
+            |counted| (block, counted),
+        );
+        counted + scalar_values(&text.as_bytes()[block * BLOCK..offset])
+    }
+}
+
+/// Counts the scalar values that begin in some bytes of a text.
+fn scalar_values(bytes: &[u8]) -> u32 {
+    narrow(bytes.iter().filter(|&&byte| byte & 0xC0 != 0x80).count())
 }
 
 #[cfg(test)]
@@ -70,5 +108,22 @@ mod tests {
         assert_eq!(index.count(), 3);
         assert_eq!(index.start(2), Some(2));
         assert_eq!(index.start(9), None);
+    }
+
+    #[test]
+    fn columns_of_long_lines_are_counted_alike() {
+        for unit in ["a", "aä", "пять x", "𝄞"] {
+            let text = format!("first\n{}\nlast", unit.repeat(2 * BLOCK));
+            let long = unit.repeat(4 * BLOCK);
+            for text in [text.as_str(), long.as_str()] {
+                let index = LineIndex::new(text);
+                let (mut line, mut column) = (1, 1);
+                for (at, c) in text.char_indices() {
+                    assert_eq!(index.position(text, narrow(at)), Position { line, column });
+                    (line, column) = if c == '\n' { (line + 1, 1) } else { (line, column + 1) };
+                }
+                assert_eq!(index.position(text, narrow(text.len())), Position { line, column });
+            }
+        }
     }
 }

@@ -2,7 +2,7 @@
 
 use std::sync::Arc;
 
-use super::{LineIndex, Position, Span};
+use super::{LineIndex, Position, Span, narrow};
 
 /// A text under review. Cheap to clone.
 #[derive(Clone, Debug)]
@@ -59,6 +59,12 @@ impl Source {
     #[must_use]
     pub fn position(&self, offset: u32) -> Position {
         self.lines.position(&self.text, offset)
+    }
+
+    /// Returns the offset at which the line of a byte offset begins.
+    #[must_use]
+    pub fn line_start(&self, offset: usize) -> usize {
+        self.lines.start(self.line(narrow(offset))).unwrap_or(0) as usize
     }
 
     /// Returns the span of `line` (from 1) without its line ending, or nothing past the end.

@@ -1,6 +1,6 @@
 //! C and C++ nodes to declarations.
 
-use std::collections::HashMap;
+use std::collections::{HashMap, HashSet};
 
 use smol_str::SmolStr;
 use tree_sitter::Node;
@@ -638,13 +638,22 @@ pub(super) fn namespace<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
 pub(super) fn settle(walk: &mut Walk<'_, C>) {
     answer_twins(walk);
     answer_groups(walk);
-    for declaration in &mut walk.outline.declarations {
-        // Macros that are undefined again are nobody's to use.
-        if declaration.kind == Kind::Macro {
-            let undef = format!("#undef {}", declaration.name);
-            declaration.unasked |= walk.source.text().contains(&undef);
-        }
+    // Macros that are undefined again are nobody's to use.
+    let undefined = undefined(walk.source.text());
+    for declaration in walk.outline.declarations.iter_mut().filter(|found| found.kind == Kind::Macro) {
+        declaration.unasked |= undefined.contains(declaration.name.as_str());
     }
+}
+
+/// Returns the names that `#undef` takes back.
+fn undefined(text: &str) -> HashSet<&str> {
+    let lines = memchr::memmem::find_iter(text.as_bytes(), "undef").filter_map(|at| {
+        let line = text[..at].trim_end_matches([' ', '\t']);
+        let rest = line.ends_with('#').then(|| &text[at + "undef".len()..])?;
+        let name = rest.strip_prefix([' ', '\t'])?.trim_start_matches([' ', '\t']);
+        name.split(|c: char| !(c.is_alphanumeric() || c == '_')).next()
+    });
+    lines.collect()
 }
 
 /// Of a prototype and its definition, or of the branches of a condition, one is asked for a comment: the

@@ -1,13 +1,15 @@
 //! Ruby nodes to declarations, and what leaves a body.
 
+use std::collections::HashMap;
+
 use smol_str::{SmolStr, format_smolstr};
 use tree_sitter::Node;
 
 use super::Ruby;
 use crate::languages::shared::refuses_null;
 use crate::model::{
-    Answer, ClosedSet, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter, Returns, Surface,
-    Variadic,
+    Answer, ClosedSet, DeclId, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter, Returns,
+    Surface, Variadic,
 };
 use crate::reading::{Next, Raised, Scope, Walk};
 use crate::text::Span;
@@ -324,6 +326,15 @@ fn surface_of(word: &str) -> Option<Surface> {
     }
 }
 
+/// What the words of one class say about how far its members can be seen.
+#[derive(Default)]
+struct Said<'n> {
+    /// Of names: where, and by which word.
+    of_names: HashMap<&'n str, Vec<(u32, &'n str)>>,
+    /// Of all that follows, in source order.
+    from_here: Vec<(u32, &'n str)>,
+}
+
 /// Works out how far each method can be seen, when all words were read.
 pub(super) fn settle(walk: &mut Walk<'_, Ruby>) {
     let notes = std::mem::take(&mut walk.notes);
@@ -332,38 +343,40 @@ pub(super) fn settle(walk: &mut Walk<'_, Ruby>) {
         .filter_map(|(at, _, text)| Some(Span::new(*at, text.strip_prefix("<< ")?.parse().ok()?)))
         .collect();
     let around = |at: u32| singletons.iter().rposition(|span| span.start <= at && at < span.end);
+    let mut said: HashMap<Option<DeclId>, Said<'_>> = HashMap::new();
+    for (place, owner, text) in &notes {
+        let said = said.entry(*owner).or_default();
+        match text.split_once(' ') {
+            Some((word, named)) => said.of_names.entry(named).or_default().push((*place, word)),
+            None => said.from_here.push((*place, text)),
+        }
+    }
     let source = walk.source;
     for at in 0..walk.outline.declarations.len() {
         let declaration = &walk.outline.declarations[at];
-        let (start, owner, name) = (declaration.name_span.start, declaration.owner, declaration.name.clone());
+        let (start, owner) = (declaration.name_span.start, declaration.owner);
         let head = source.slice(Span::new(declaration.span.start, start));
         let own_singleton = head.contains("self.") || head.contains("def ") && head.trim_end().ends_with('.');
+        let alike = |place: u32| around(place) == around(start);
+        let constant = matches!(declaration.kind, Kind::Constant | Kind::Class | Kind::Trait);
+        let method = matches!(declaration.kind, Kind::Method | Kind::Property | Kind::Operator);
         let mut surface = None;
-        for (place, noted, text) in &notes {
-            if *noted != owner || around(*place) != around(start) {
-                continue;
-            }
-            match text.split_once(' ') {
-                Some((word, named)) if name == named => {
-                    let on_class = word.ends_with("class_method");
-                    let constant = word == "private_constant";
-                    let fits = if constant {
-                        matches!(declaration.kind, Kind::Constant | Kind::Class | Kind::Trait)
+        if let Some(said) = said.get(&owner) {
+            let mut named =
+                said.of_names.get(declaration.name.as_str()).into_iter().flatten().filter(|(_, word)| {
+                    if *word == "private_constant" {
+                        constant
                     } else {
-                        on_class == own_singleton
-                    };
-                    if fits {
-                        surface = surface_of(word);
+                        word.ends_with("class_method") == own_singleton
                     }
-                }
-                None if *place < start
-                    && !own_singleton
-                    && matches!(declaration.kind, Kind::Method | Kind::Property | Kind::Operator) =>
-                {
-                    surface = surface_of(text).or(surface);
-                }
-                _ => {}
-            }
+                });
+            let before = said.from_here.partition_point(|(place, _)| *place < start);
+            let mut from_here = said.from_here[..before].iter().rev();
+            let last = from_here.find(|(place, word)| alike(*place) && surface_of(word).is_some());
+            // What is said of a name holds over what is said of all that follow.
+            let last = last.filter(|_| method && !own_singleton).and_then(|(_, word)| surface_of(word));
+            let named = named.rfind(|(place, _)| alike(*place));
+            surface = named.map_or(last, |(_, word)| surface_of(word));
         }
         let narrowed = owner.map_or(Surface::Public, |owner| walk.outline.declaration(owner).surface);
         let declaration = &mut walk.outline.declarations[at];

@@ -172,7 +172,11 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Scri
 
 /// Of several signatures the first is asked for a comment; the implementation answers for nothing.
 fn settle_overloads(walk: &Walk<'_, Script>, declaration: &mut Declaration, only_signature: bool) {
-    let before = walk.outline.declarations.iter().rev().find(|before| before.owner == walk.owner());
+    let owner = walk.owner();
+    // What stands before the owner is not in it.
+    let first = owner.map_or(0, |owner| owner.0 as usize + 1);
+    let within = walk.outline.declarations.get(first..).unwrap_or_default();
+    let before = within.iter().rev().find(|before| before.owner == owner);
     let signature_before = before.is_some_and(|before| {
         before.name == declaration.name && before.kind == declaration.kind && before.body == Body::Absent
     });
