@@ -85,6 +85,19 @@ pub(super) enum Item {
     Other(usize),
 }
 
+/// Returns the place of the first wanted item outside angle brackets.
+pub(super) fn outside_angles(items: &[Item], mut wanted: impl FnMut(&Item) -> bool) -> Option<usize> {
+    let mut depth = 0_i32;
+    items.iter().position(|item| {
+        match item {
+            Item::Sign(b'<', _) => depth += 1,
+            Item::Sign(b'>', _) => depth -= 1,
+            _ => {}
+        }
+        depth == 0 && wanted(item)
+    })
+}
+
 impl<'s> Pass<'s> {
     pub(super) fn word(&self, at: usize) -> &'s str {
         let lexeme = &self.code[at];
@@ -609,15 +622,7 @@ impl<'s> Pass<'s> {
         }
         let items = self.items(head);
         let is_keyword = |item: &Item, pass: &Self| matches!(item, Item::Word(at) if matches!(pass.word(*at), "class" | "struct" | "union" | "enum"));
-        let mut angle = 0_i32;
-        let keyword = items.iter().position(|item| {
-            match item {
-                Item::Sign(b'<', _) => angle += 1,
-                Item::Sign(b'>', _) => angle -= 1,
-                _ => {}
-            }
-            angle == 0 && is_keyword(item, self)
-        });
+        let keyword = outside_angles(&items, |item| is_keyword(item, self));
         let Some(keyword) = keyword else { return String::new() };
         self.mask_leading(&items[..keyword]);
         let mut first = keyword + 1;

@@ -2,7 +2,7 @@
 //! Defaults and conditions of templates, promises about exceptions and conditions inside type arguments
 //! declare nothing.
 
-use super::mask::{Item, Pass};
+use super::mask::{Item, Pass, outside_angles};
 
 impl Pass<'_> {
     /// Makes a head plainer.
@@ -90,15 +90,7 @@ impl Pass<'_> {
     }
 
     fn plainer_template_parameter(&mut self, items: &[Item]) {
-        let mut depth = 0_i32;
-        let equals = items.iter().position(|item| {
-            match item {
-                Item::Sign(b'<', _) => depth += 1,
-                Item::Sign(b'>', _) => depth -= 1,
-                _ => {}
-            }
-            depth == 0 && matches!(item, Item::Sign(b'=', _))
-        });
+        let equals = outside_angles(items, |item| matches!(item, Item::Sign(b'=', _)));
         let (kept, default) = items.split_at(equals.unwrap_or(items.len()));
         for &item in default {
             self.blank_item(item);

@@ -1,7 +1,7 @@
 /// Reads.
 ///
 /// More text.
-pub fn read(path: &str) -> Result<String, Error> { todo!() }
+pub fn read(path: &str) -> Result<String, Error> { std::fs::read_to_string(path).map_err(Error::from) }
 
 /// Reads.
 ///
