@@ -311,14 +311,13 @@ pub(super) fn reads_as_documentation(text: &str) -> bool {
         .filter(|word| word.chars().any(char::is_alphabetic))
         .collect();
     let lower = text.to_ascii_lowercase();
-    let reminder = [
-        "todo", "fixme", "xxx", "hack", "bug:", "nolint", "noqa", "pylint", "type:", "nosonar",
-        "noinspection",
-    ];
+    let reminder = ["todo", "fixme", "xxx", "hack", "bug:", "nolint", "noqa", "type:", "noinspection"];
     let licence = ["copyright", "license", "licence", "spdx", "(c)", "all rights reserved"];
     let directive = [
-        "@ts-", "eslint", "clang-format", "checkstyle", "resharper", "region", "pragma", "fmt:", "isort:",
-        "vinequill:", "lint:", "disable:next", "://",
+        // Whatever the program is that a line speaks to, these are the words for turning it off and on.
+        "disable=", "disable-", "-disable", "disable:", "disable once", "disable all", "enable=", "-enable",
+        ":off", ":on ", "@ts-", "clang-format", "region", "pragma", "fmt:", "isort:", "vinequill:", "lint:",
+        "://",
     ];
     let code_line = |line: &str| {
         let line = line.trim_matches(|c: char| c.is_whitespace() || matches!(c, '/' | '*' | '#'));
