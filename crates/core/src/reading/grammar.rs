@@ -199,8 +199,8 @@ pub trait Grammar: Sync + 'static {
         Given::all(text)
     }
 
-    /// Decides what the parser is given when it stumbled at `errors`; nothing when it should be left at
-    /// that. `attempt` counts from 0.
+    /// Decides what the parser is given when it stumbled at `errors`, which are sorted: those of all attempts
+    /// so far, of which the best counts; nothing when it should be left at that. `attempt` counts from 0.
     fn mask_again<'s>(&self, _text: &'s str, _errors: &[Span], _attempt: usize) -> Option<Given<'s>> {
         None
     }
@@ -225,6 +225,9 @@ pub trait Grammar: Sync + 'static {
     }
 }
 
+/// How often a text that the grammar stumbles over is masked anew.
+const MOST_ATTEMPTS: usize = 4;
+
 /// The reader of a grammar-based language.
 pub struct GrammarReader<G: Grammar>(pub &'static G);
 
@@ -239,16 +242,20 @@ impl<G: Grammar> GrammarReader<G> {
         let language = self.0.table().language();
         let mut given = self.0.mask(source.text());
         let mut tree = parsers.parse(self.key(), language, &given)?;
-        for attempt in 0..2 {
+        let mut errors = walk::errors(&tree);
+        let mut seen = errors.clone();
+        for attempt in 0..MOST_ATTEMPTS {
             if !tree.root_node().has_error() {
                 return Some((tree, given));
             }
-            let errors = walk::errors(&tree);
-            let Some(masked) = self.0.mask_again(source.text(), &errors, attempt) else { break };
+            let Some(masked) = self.0.mask_again(source.text(), &seen, attempt) else { break };
             let masked = masked.leaving_out_as(&given);
             let again = parsers.parse(self.key(), language, &masked)?;
-            if amount(&walk::errors(&again)) < amount(&errors) {
-                (tree, given) = (again, masked);
+            let left = walk::errors(&again);
+            seen.extend(&left);
+            seen.sort_by_key(|span| span.start);
+            if amount(&left) < amount(&errors) {
+                (tree, given, errors) = (again, masked, left);
             }
         }
         if !given.ranges().is_empty() && tree.root_node().has_error() {

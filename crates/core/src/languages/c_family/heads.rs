@@ -15,7 +15,16 @@ impl Pass<'_> {
             return false;
         }
         let all = self.items(head);
-        if self.plainer {
+        for (number, item) in all.iter().enumerate() {
+            // Noise may stand among type arguments.
+            if let Item::Word(at) = *item
+                && NOISE.contains(&self.word(at))
+                && !matches!(all.get(number + 1), Some(Item::Group(..)))
+            {
+                self.blank_lexeme(at);
+            }
+        }
+        if self.is_plainer(head) {
             self.plainer(&all);
         }
         let template = all.windows(2).position(
@@ -30,7 +39,7 @@ impl Pass<'_> {
             self.mask_tail(items);
             return false;
         }
-        if self.is_instantiation(&all) {
+        if self.is_instantiation(&all) || (semicolon.is_some() && self.is_nameless_call(items)) {
             for &at in head {
                 self.blank_lexeme(at);
             }
@@ -97,6 +106,22 @@ impl Pass<'_> {
             }
             _ => false,
         }
+    }
+
+    /// `static macro(…);` outside all types has no type: the macro stands for a whole declaration.
+    fn is_nameless_call(&self, items: &[Item]) -> bool {
+        // Macros without a semicolon may stand in front.
+        let led = items.iter().position(|item| !self.are_macros(std::slice::from_ref(item))).unwrap_or(0);
+        let [storage @ .., Item::Word(name), Item::Group(open, _)] = &items[led..] else { return false };
+        let outside = matches!(self.scopes.last(), None | Some(Around::Space));
+        let is_storage = |item: &Item| matches!(item, Item::Word(at) if matches!(self.word(*at), "static" | "inline" | "extern" | "const"));
+        self.is_cpp
+            && outside
+            && self.code[*open].is(b'(')
+            && !storage.is_empty()
+            && storage.iter().all(is_storage)
+            && !TYPES.contains(&self.word(*name))
+            && !NO_NAMES.contains(&self.word(*name))
     }
 
     /// Skips `template <…>` and `requires …` in front of a head.
@@ -607,7 +632,13 @@ impl Pass<'_> {
                         Some(&Item::Group(from, upto)) if self.code[from].is(b'(') => Some((from, upto)),
                         _ => None,
                     };
-                    if NOISE.contains(&word)
+                    let pointed = matches!(items.get(number + 2), Some(Item::Sign(b'*' | b'&', _)));
+                    if let Some((from, upto)) = group.filter(|_| is_capital(word) && pointed && found.is_bare())
+                    {
+                        // `MACRO(word) *name`: the macro makes a type of the word.
+                        self.blank_lexemes(from, upto);
+                        found.types += 1;
+                    } else if NOISE.contains(&word)
                         || ATTRIBUTES.contains(&word)
                         || (is_capital(word) && group.is_some() && items.len() > 2)
                     {
@@ -714,6 +745,11 @@ struct Head {
 }
 
 impl Head {
+    /// Tells whether no type was found yet.
+    fn is_bare(&self) -> bool {
+        self.types == 0 && self.capitals.is_empty()
+    }
+
     fn only_macros(&self) -> bool {
         self.types == 0 && self.capitals.is_empty() && !self.named
     }

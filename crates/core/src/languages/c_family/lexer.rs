@@ -11,13 +11,16 @@ pub(super) enum Sort {
     Number,
     /// A string or character.
     Text,
-    /// One byte of punctuation.
+    /// One byte of punctuation, or what stands for [`AT_LEAST`].
     Sign(u8),
     /// A preprocessor line with its continuations.
     Directive,
     /// A comment.
     Comment,
 }
+
+/// The sign that stands for `>=`, which closes no angle brackets.
+pub(super) const AT_LEAST: u8 = 0x01;
 
 /// One lexeme.
 #[derive(Clone, Copy, Debug)]
@@ -51,7 +54,11 @@ pub(super) fn lex(text: &str) -> Vec<Lexeme> {
                 at += 1;
                 continue;
             }
-            b' ' | b'\t' | b'\r' | 0x0b | 0x0c | b'\\' => {
+            b'\\' if matches!(bytes.get(at + 1), None | Some(b'\n' | b'\r')) => {
+                at += 1;
+                continue;
+            }
+            b' ' | b'\t' | b'\r' | 0x0b | 0x0c => {
                 at += 1;
                 continue;
             }
@@ -81,6 +88,10 @@ pub(super) fn lex(text: &str) -> Vec<Lexeme> {
                     at += 1;
                 }
                 Sort::Number
+            }
+            b'>' if bytes.get(at + 1) == Some(&b'=') => {
+                at += 2;
+                Sort::Sign(AT_LEAST)
             }
             _ if is_word(byte) => {
                 at += 1;

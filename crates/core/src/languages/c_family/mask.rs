@@ -11,10 +11,31 @@ use super::lexer::{Lexeme, Sort, lex};
 use super::words::{ATTRIBUTES, NOISE, is_capital};
 use crate::languages::shared::ranges_without;
 use crate::reading::Given;
-use crate::text::narrow;
+use crate::text::{Span, narrow};
 
-/// Decides what the grammar is given of a text; `plainer` where it stumbled over less.
-pub(super) fn mask(text: &str, is_cpp: bool, plainer: bool) -> Given<'_> {
+/// Which heads say no more than they must, because the grammar stumbled over less.
+pub(super) enum Plainer {
+    Nowhere,
+    /// Those that the grammar stumbled over: where each error starts, and where the last of those before it
+    /// and itself ends.
+    At(Vec<(u32, u32)>),
+    Everywhere,
+}
+
+impl Plainer {
+    /// Makes plainer what the grammar stumbled over; `errors` are sorted.
+    pub(super) fn at(errors: &[Span]) -> Self {
+        let mut furthest = 0;
+        let reach = |error: &Span| {
+            furthest = furthest.max(error.end);
+            (error.start, furthest)
+        };
+        Self::At(errors.iter().map(reach).collect())
+    }
+}
+
+/// Decides what the grammar is given of a text.
+pub(super) fn mask<'t>(text: &'t str, is_cpp: bool, plainer: &Plainer) -> Given<'t> {
     let all = lex(text);
     let code: Vec<Lexeme> = all.into_iter().filter(|lexeme| lexeme.sort != Sort::Comment).collect();
     let mut pass = Pass {
@@ -59,8 +80,7 @@ pub(super) struct Pass<'s> {
     pub(super) code: &'s [Lexeme],
     pub(super) out: Vec<u8>,
     pub(super) is_cpp: bool,
-    /// Heads say no more than they must.
-    pub(super) plainer: bool,
+    plainer: &'s Plainer,
     pub(super) scopes: Vec<Around>,
     /// Indexes of the lexemes of the head that is open.
     head: Vec<usize>,
@@ -102,6 +122,20 @@ impl<'s> Pass<'s> {
     pub(super) fn word(&self, at: usize) -> &'s str {
         let lexeme = &self.code[at];
         if lexeme.sort == Sort::Word { &self.text[lexeme.range()] } else { "" }
+    }
+
+    /// Tells whether a head says no more than it must.
+    pub(super) fn is_plainer(&self, head: &[usize]) -> bool {
+        let (Some(&first), Some(&last)) = (head.first(), head.last()) else { return false };
+        match self.plainer {
+            Plainer::Nowhere => false,
+            Plainer::Everywhere => true,
+            Plainer::At(errors) => {
+                let (start, end) = (narrow(self.code[first].start), narrow(self.code[last].end));
+                let before = errors.partition_point(|&(error, _)| error <= end);
+                before > 0 && errors[before - 1].1 >= start
+            }
+        }
     }
 
     fn blank(&mut self, range: Range<usize>) {
@@ -617,7 +651,7 @@ impl<'s> Pass<'s> {
 
     /// Blanks macros around the name of a type and returns that name.
     fn mask_type_head(&mut self, head: &[usize]) -> String {
-        if self.plainer {
+        if self.is_plainer(head) {
             self.plainer(&self.items(head));
         }
         let items = self.items(head);
@@ -700,7 +734,7 @@ mod tests {
 
     /// Returns what the grammar is given, with white space made one.
     fn given(text: &str) -> String {
-        let given = mask(text, true, false);
+        let given = mask(text, true, &Plainer::Nowhere);
         assert_eq!(given.text().len(), text.len());
         let parts: Vec<&str> = if given.ranges().is_empty() {
             vec![given.text()]
@@ -733,6 +767,18 @@ mod tests {
             ("Vat::Vat() : a{1}, b(2) { g(); }", "Vat::Vat() : a{}, b(2) {}"),
             ("typedef int (CALLBACK *cb)(int a);", "typedef int ( *cb)(int a);"),
             ("enum vat { ONE API = 1, TWO };", "enum vat { ONE , TWO };"),
+            ("static declare_const(ZERO, 0);\nint f(void);", "int f(void);"),
+            ("typedef __vector __bool int flags;", "typedef int flags;"),
+            ("typedef wrap<__vector short, 0> flags;", "typedef wrap< short, 0> flags;"),
+            ("inline void f(const UNPACK(T)* from, T to);", "inline void f(const UNPACK * from, T to);"),
+            (
+                "LIST_VALUE(net, \\sa gross)\nLIST_VALUE(tare, \\sa gross)\ntemplate<class T> int f(T a);",
+                "template<class T> int f(T a);",
+            ),
+            (
+                "class A { LIST_VALUE(net, to \\c p, const A& p)\nprotected: int f(); };",
+                "class A { protected: int f(); };",
+            ),
             ("typedef struct { int a; } PACKED vat_t;", "typedef struct { int a; } vat_t;"),
         ] {
             assert_eq!(given(text), wanted, "{text}");
@@ -742,7 +788,7 @@ mod tests {
     #[test]
     fn characters_that_are_written_over_in_part_do_no_harm() {
         let text = "#define A(x) \u{2211}\n\u{e9} API int f(void);\nint g;\n";
-        assert_eq!(mask(text, false, false).text().len(), text.len());
+        assert_eq!(mask(text, false, &Plainer::Nowhere).text().len(), text.len());
         let outline = crate::testing::outline_text("a.h", text, "");
         assert!(outline.contains("function f("), "{outline}");
     }

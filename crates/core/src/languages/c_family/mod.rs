@@ -21,6 +21,7 @@ use tree_sitter::Node;
 
 use self::kinds::C;
 use self::lexer::Sort;
+use self::mask::Plainer;
 use crate::languages::shared::is_test_path;
 use crate::model::{Carrier, Doc, NotationId, Outline};
 use crate::reading::{
@@ -162,11 +163,16 @@ impl Grammar for FamilyGrammar {
     }
 
     fn mask<'s>(&self, text: &'s str) -> Given<'s> {
-        mask::mask(text, self.is_cpp, false)
+        mask::mask(text, self.is_cpp, &Plainer::Nowhere)
     }
 
-    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
-        (self.is_cpp && attempt == 0).then(|| mask::mask(text, true, true))
+    fn mask_again<'s>(&self, text: &'s str, errors: &[Span], attempt: usize) -> Option<Given<'s>> {
+        if !self.is_cpp || errors.is_empty() {
+            return None;
+        }
+        // What is made plainer may not be read better: first only what the grammar stumbled over.
+        let plainer = if attempt < 3 { Plainer::at(errors) } else { Plainer::Everywhere };
+        Some(mask::mask(text, true, &plainer))
     }
 
     fn comment(&self, text: &str) -> CommentForm {

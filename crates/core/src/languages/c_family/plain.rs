@@ -2,6 +2,7 @@
 //! Defaults and conditions of templates, promises about exceptions and conditions inside type arguments
 //! declare nothing.
 
+use super::lexer::AT_LEAST;
 use super::mask::{Item, Pass, outside_angles};
 
 impl Pass<'_> {
@@ -182,6 +183,7 @@ impl Pass<'_> {
         (0..items.len()).any(|number| match items[number] {
             Item::Word(at) => matches!(self.word(at), "sizeof" | "template" | "noexcept"),
             Item::Sign(b'!', _) => true,
+            Item::Sign(AT_LEAST, _) => true,
             Item::Sign(b'>', _) => sign(number + 1) == b':',
             Item::Sign(b'|' | b'=', _) => sign(number + 1) == sign(number),
             // `T &&` in a list of types is a reference.

@@ -1,5 +1,6 @@
 //! The answers of C# to the walk: which node declares, which one acts.
 
+use std::ops::Range;
 use std::sync::LazyLock;
 
 use aho_corasick::AhoCorasick;
@@ -26,6 +27,25 @@ static BRACES: Braces = Braces {
     finder: LazyLock::new(|| AhoCorasick::new(BRACES.facts).expect("plain words compile")),
 };
 
+/// Finds what is assigned to the result of a call with `ref`, on lines with an error: the grammar reads no
+/// assignment there (ECMA-334, 12.21.2 allows it to a reference that is returned).
+fn values_of_called(text: &str, errors: &[Span]) -> Vec<Range<usize>> {
+    let mut out: Vec<Range<usize>> = Vec::new();
+    // More errors than that have another cause.
+    for error in errors.iter().take(64) {
+        let Some(before) = text.get(..error.start as usize) else { continue };
+        let start = before.rfind('\n').map_or(0, |found| found + 1);
+        let line = text[start..].split('\n').next().unwrap_or_default();
+        let (Some(called), Some(end)) = (line.find("(ref "), line.rfind(';')) else { continue };
+        let assigned = line[called..].find(") = ").map(|found| called + found + 2);
+        let Some(assigned) = assigned.filter(|&assigned| assigned < end) else { continue };
+        if out.last().is_none_or(|last| last.start != start + assigned) {
+            out.push(start + assigned..start + end);
+        }
+    }
+    out
+}
+
 impl Grammar for CSharpGrammar {
     type Node = CSharp;
 
@@ -44,7 +64,16 @@ impl Grammar for CSharpGrammar {
     }
 
     fn mask_again<'s>(&self, text: &'s str, errors: &[Span], attempt: usize) -> Option<Given<'s>> {
-        first_branches(text, errors, attempt > 0)
+        if attempt > 1 {
+            return None;
+        }
+        let branches = first_branches(text, errors, attempt > 0);
+        let base = branches.as_ref().map_or(text, |given| given.text());
+        let blanks = values_of_called(base, errors);
+        if blanks.is_empty() {
+            return branches;
+        }
+        Some(Given::replaced(Given::with_blanks(base, &blanks).text().to_owned()))
     }
 
     fn is_comment_line(&self, line: &str) -> bool {

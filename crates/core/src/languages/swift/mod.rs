@@ -99,6 +99,9 @@ impl Grammar for SwiftGrammar {
     }
 
     fn mask_again<'s>(&self, text: &'s str, errors: &[Span], attempt: usize) -> Option<Given<'s>> {
+        if attempt > 1 {
+            return None;
+        }
         let masked = mask::mask(text);
         let first = first_branches(masked.text(), errors, attempt > 0)?;
         Some(Given::replaced(first.text().to_owned()))
