@@ -3,12 +3,11 @@
 use std::path::{Path, PathBuf};
 
 use anyhow::Context;
-use vinequill_core::reading::Parsers;
 use vinequill_core::review::FileReading;
 use vinequill_core::settings::Settings;
-use vinequill_core::text::{Source, nearest};
+use vinequill_core::text::nearest;
 use vinequill_project::{
-    Configured, Decoded, Found, Left, Reviewed, Selection, Unread, configure, decode, find_files, visit_files,
+    Configured, Decoded, Found, Left, Reviewed, Selection, Unread, configure, decode, find_files, visit_files, Work,
 };
 
 use crate::exit::{Exit, Failure};
@@ -21,6 +20,8 @@ pub(crate) struct Session {
     pub(crate) project: Configured,
     /// The files, sorted.
     pub(crate) files: Vec<Found>,
+    /// The other files of the project: what they know counts, and nothing is told of them.
+    around: Vec<Found>,
     /// What was left out.
     pub(crate) left: Left,
     /// Folders that could not be entered.
@@ -68,7 +69,8 @@ impl Session {
         let mut project =
             configure(start, &common.config_source(), &common.overrides()).map_err(Failure::usage)?;
         check_languages(&common.languages, &project.settings)?;
-        if vinequill_project::nearest_project(start).is_none() {
+        let is_project = vinequill_project::nearest_project(start).is_some();
+        if !is_project {
             // Without configuration or repository the working folder is the project.
             project.root = if paths.iter().all(|path| path.starts_with(cwd)) {
                 cwd.to_owned()
@@ -84,25 +86,36 @@ impl Session {
         };
         let (files, left, refused) =
             find_files(&project.root, &reviewed, &selection, &project.settings).map_err(Failure::usage)?;
-        Ok(Self { project, files, left, refused, cwd: cwd.to_owned() })
+        let around = if is_project && reviewed != [project.root.clone()] {
+            let all = Selection { languages: Vec::new(), ..selection };
+            let root = std::slice::from_ref(&project.root);
+            let (mut all, ..) =
+                find_files(&project.root, root, &all, &project.settings).map_err(Failure::usage)?;
+            all.retain(|file| files.binary_search_by(|told| told.shown.cmp(&file.shown)).is_err());
+            all
+        } else {
+            Vec::new()
+        };
+        Ok(Self { project, files, around, left, refused, cwd: cwd.to_owned() })
     }
 
     /// Reads the files, or standard input where that is asked for, and calls `visit` with each.
     pub(crate) fn visit<T: Send>(
         &self,
         common: &Common,
-        visit: impl Fn(&FileReading<'_>, &Decoded) -> T + Sync,
+        visit: impl Fn(&Found, &FileReading<'_>, &Decoded) -> T + Sync,
     ) -> Result<Visited<T>, Failure> {
         let mut out = Visited { files: Vec::new(), unread: Vec::new() };
-        if let Some(path) = &common.stdin_path {
-            out.files.push(self.with_standard_input(path, visit)?);
-            return Ok(out);
-        }
-        let results =
-            visit_files(&self.files, &self.project.settings, common.jobs, &|reading, decoded, _| {
-                visit(reading, decoded)
-            });
-        for result in results {
+        let given = common.stdin_path.as_deref().map(|path| self.standard_input(path)).transpose()?;
+        let (files, around) = match &given {
+            Some(given) => {
+                let rest = self.files.iter().chain(&self.around).filter(|file| file.shown != given.shown);
+                (std::slice::from_ref(given), rest.cloned().collect())
+            }
+            None => (self.files.as_slice(), self.around.clone()),
+        };
+        let settings = &self.project.settings;
+        for result in visit_files(Work { files, around: &around, settings, jobs: common.jobs }, &visit) {
             match result {
                 Ok(file) => out.files.push(file),
                 Err(error) => out.unread.push(error),
@@ -113,18 +126,17 @@ impl Session {
 
     /// Reviews the files, or standard input where that is asked for.
     pub(crate) fn review(&self, common: &Common) -> Result<Visited<Reviewed>, Failure> {
-        self.visit(common, |reading, decoded| Reviewed::of(reading, decoded.encoding))
+        self.visit(common, |_, reading, decoded| Reviewed::of(reading, decoded.encoding))
     }
 
-    /// Reads one file from standard input, as if it stood at `path`, and calls `visit` with it.
-    pub(crate) fn with_standard_input<T>(
-        &self,
-        path: &Path,
-        visit: impl Fn(&FileReading<'_>, &Decoded) -> T,
-    ) -> Result<T, Failure> {
+    /// Reads one file from standard input, as if it stood at `path`.
+    fn standard_input(&self, path: &Path) -> Result<Found, Failure> {
         let mut bytes = Vec::new();
         std::io::Read::read_to_end(&mut std::io::stdin().lock(), &mut bytes)?;
-        let shown = path.to_string_lossy().replace('\\', "/");
+        let shown = match relative(&self.project.root, &self.cwd.join(path)) {
+            outside if outside.starts_with("..") => path.to_string_lossy().replace('\\', "/"),
+            inside => inside,
+        };
         let Some(language) = self.project.settings.language_of_file(&shown) else {
             return Err(Failure::usage(anyhow::anyhow!("{shown}: no language is known by this ending")));
         };
@@ -134,9 +146,14 @@ impl Session {
                 "{shown}: standard input is binary, not source text"
             )));
         };
-        let source = Source::new(&shown, &decoded.text);
-        let reading = FileReading::read(&source, language, &self.project.settings, &mut Parsers::new());
-        Ok(visit(&reading, &decoded))
+        Ok(Found {
+            path: self.cwd.join(path),
+            shown,
+            language,
+            named: true,
+            only: None,
+            given: Some(decoded),
+        })
     }
 
     /// Returns a project path as people type it from the working folder.

@@ -88,13 +88,13 @@ fn documented(file: &FileReading<'_>, seen: &Seen<'_>, examined: &Examined<'_>) 
     let declaration = file.outline.declaration(seen.id);
     let Some(doc) = file.doc(seen.id) else { return Counts::default() };
     let own = &file.settings.placeholder;
-    let summary = doc.summary_prose(file.source);
+    let summary = doc.summary_prose(&file.source);
     let inherits = doc.inherits;
     let described =
         inherits || (!summary.trim().is_empty() && !is_placeholder(&summary, declaration.name.as_str(), own));
     let placeholder = |entry: &crate::model::Entry| {
         let subject = entry.name().map_or("", |name| name.name.as_str());
-        entry.text.is_some_and(|span| is_placeholder(&doc.prose(file.source, span), subject, own))
+        entry.text.is_some_and(|span| is_placeholder(&doc.prose(&file.source, span), subject, own))
     };
     let present = |entry: Option<usize>| {
         entry.is_some_and(|at| doc.entries.get(at).is_none_or(|entry| !placeholder(entry)))
@@ -108,7 +108,7 @@ fn documented(file: &FileReading<'_>, seen: &Seen<'_>, examined: &Examined<'_>) 
     let said = |kind: EntryKind| doc.entries_of(kind).any(|entry| !placeholder(entry));
     there += usize::from(debt.returns && (said(EntryKind::Returns) || said(EntryKind::Yields)));
     there += usize::from(debt.yields && (said(EntryKind::Returns) || said(EntryKind::Yields)));
-    let kin = (file.language.hierarchy, &file.outline.declarations[..]);
+    let kin = (file.language.hierarchy, file.known());
     let told = |&&at: &&usize| is_documented(&examined.signature.throws[at], doc, examined.signature, kin);
     there += debt.throws.iter().filter(told).count();
     let faulty = seen.incomplete || doc.entries.iter().any(placeholder);

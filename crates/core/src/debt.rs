@@ -3,6 +3,7 @@
 use crate::model::{
     Answer, Construction, Declaration, DocComment, EntryKind, Kind, Origin, Signature, Thrown, Variadic,
 };
+use crate::index::Family;
 use crate::notations;
 use crate::pairing::Pairing;
 use crate::reading::{Demand, Hierarchy, Owe};
@@ -187,13 +188,13 @@ pub(crate) fn is_documented(
     thrown: &Thrown,
     doc: &DocComment,
     signature: &Signature,
-    (hierarchy, local): (&Hierarchy, &[Declaration]),
+    (hierarchy, types): (&Hierarchy, &Family),
 ) -> bool {
     doc.entries_of(EntryKind::Throws).any(|entry| {
         // A section that only tells in prose may speak of anything.
         entry.names.is_empty()
             || entry.names.iter().any(|name| {
-                match hierarchy.is_subtype(thrown.ty.as_str(), name.name.as_str(), local) {
+                match hierarchy.is_subtype(thrown.ty.as_str(), name.name.as_str(), types) {
                     Answer::Yes => true,
                     Answer::No => false,
                     Answer::Unknown => {

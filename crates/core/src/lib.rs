@@ -8,6 +8,7 @@
 pub mod coverage;
 pub mod debt;
 pub mod draft;
+pub mod index;
 pub mod languages;
 pub mod model;
 pub mod notations;

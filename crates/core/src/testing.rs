@@ -2,8 +2,10 @@
 //! tests and those of the others.
 
 use std::fmt::Write;
+use std::sync::Arc;
 
 use crate::draft::{self, Only};
+use crate::index::Index;
 use crate::model::{Declaration, Kind, ParamName};
 use crate::reading::Parsers;
 use crate::review::{self, FileReading, Standing, Standings};
@@ -20,9 +22,46 @@ pub fn settings(config: &str) -> Settings {
     crate::settle(&config, &Overrides::default()).expect("the test's configuration names what there is")
 }
 
-fn read<'a>(source: &'a Source, settings: &'a Settings) -> FileReading<'a> {
+fn read<'a>(source: &Source, settings: &'a Settings) -> FileReading<'a> {
     let language = settings.language_of_file(source.file_name()).expect("a language has this ending");
     FileReading::read(source, language, settings, &mut Parsers::new())
+}
+
+/// Reads the files of a project, given as path and text, and shows each with `show`, under its path where
+/// there are several.
+fn each_of(files: &[(String, String)], config: &str, show: fn(&FileReading<'_>) -> String) -> String {
+    let settings = settings(config);
+    let first = |(path, text): &(String, String)| {
+        let source = Source::new(path, text);
+        let language = settings.language_of_file(source.file_name()).expect("a language has this ending");
+        FileReading::read_first(&source, language, &settings, &mut Parsers::new())
+    };
+    let read: Vec<FileReading<'_>> = files.iter().map(first).collect();
+    let index = Arc::new(Index::of(read.iter().map(FileReading::facts)));
+    let shown = read.into_iter().map(|file| {
+        let path = file.source.path().to_owned();
+        let shown = show(&file.among(&index));
+        if files.len() > 1 { format!("== {path}\n{shown}") } else { shown }
+    });
+    shown.collect()
+}
+
+/// Reviews the files of a project, given as path and text; see [`review_text`].
+///
+/// # Panics
+/// When no language has a path's ending.
+#[must_use]
+pub fn review_project(files: &[(String, String)], config: &str) -> String {
+    each_of(files, config, reviewed)
+}
+
+/// Returns the outlines of the files of a project, given as path and text; see [`outline_text`].
+///
+/// # Panics
+/// When no language has a path's ending.
+#[must_use]
+pub fn outline_project(files: &[(String, String)], config: &str) -> String {
+    each_of(files, config, outlined)
 }
 
 /// Reviews a text and returns its findings, one a line: place, level, rule, subject, message.
@@ -32,9 +71,13 @@ fn read<'a>(source: &'a Source, settings: &'a Settings) -> FileReading<'a> {
 #[must_use]
 pub fn review_text(path: &str, text: &str, config: &str) -> String {
     let (settings, source) = (settings(config), Source::new(path, text));
-    let file = read(&source, &settings);
+    reviewed(&read(&source, &settings))
+}
+
+fn reviewed(file: &FileReading<'_>) -> String {
+    let source = &file.source;
     let mut out = String::new();
-    for finding in review::review(&file).findings {
+    for finding in review::review(file).findings {
         let at = source.position(finding.raw.span.start);
         // Writing to a string cannot fail.
         let _ = writeln!(
@@ -58,8 +101,12 @@ pub fn review_text(path: &str, text: &str, config: &str) -> String {
 #[must_use]
 pub fn outline_text(path: &str, text: &str, config: &str) -> String {
     let (settings, source) = (settings(config), Source::new(path, text));
-    let file = read(&source, &settings);
-    let standings = Standings::of(&file);
+    outlined(&read(&source, &settings))
+}
+
+fn outlined(file: &FileReading<'_>) -> String {
+    let source = &file.source;
+    let standings = Standings::of(file);
     let mut out = String::new();
     for id in file.outline.ids() {
         let declaration = file.outline.declaration(id);
@@ -77,7 +124,7 @@ pub fn outline_text(path: &str, text: &str, config: &str) -> String {
             standings.surface(id).as_str(),
             declaration.kind.as_str(),
             declaration.qualified,
-            signature(&source, declaration)
+            signature(source, declaration)
         );
         if let Some(doc) = file.doc(id) {
             let _ = write!(out, " doc({}", doc.notation);

@@ -11,7 +11,7 @@ const ROWS: &[&[&str]] = &[
     &["model"],
     &["reading", "settings"],
     &["languages", "notations", "profiles"],
-    &["pairing", "types", "placeholder"],
+    &["index", "pairing", "types", "placeholder"],
     &["debt"],
     &["rules"],
     &["review"],

@@ -1,6 +1,6 @@
-//! Case files: each folder `cases/LANGUAGE/TOPIC/` holds a source, and beside it what the core makes of
-//! it: `outline.txt`, `review.txt` (with `config.toml`, if there is one), and `drafted.txt` where the
-//! folder has that file. `UPDATE_EXPECT=1` writes the expected side anew; look at the difference.
+//! Case files: each folder `cases/LANGUAGE/TOPIC/` holds a source, or several that are one project, and
+//! beside it what the core makes of it: `outline.txt`, `review.txt` (with `config.toml`, if there is one), and
+//! `drafted.txt` where the folder has that file. `UPDATE_EXPECT=1` writes the expected side anew; look at the difference.
 
 #![expect(clippy::disallowed_methods, reason = "the harness reads files; the core does not")]
 
@@ -30,21 +30,32 @@ fn folders(path: &Path) -> Vec<PathBuf> {
     found
 }
 
+/// Returns the sources of a case by path inside it, sorted; those of folders in it as well.
+fn sources(case: &Path, within: &Path) -> Result<Vec<(String, String)>, Failed> {
+    let mut out = Vec::new();
+    for entry in fs::read_dir(within)?.filter_map(Result::ok) {
+        let path = entry.path();
+        let expected = ["txt", "toml"];
+        if path.is_dir() {
+            out.extend(sources(case, &path)?);
+        } else if path.extension().is_none_or(|ending| !expected.iter().any(|known| ending == *known)) {
+            let name = path.strip_prefix(case)?.to_string_lossy().replace('\\', "/");
+            out.push((name, fs::read_to_string(&path)?));
+        }
+    }
+    out.sort();
+    Ok(out)
+}
+
 fn run(case: &Path) -> Result<(), Failed> {
-    let sources = fs::read_dir(case)?.filter_map(Result::ok).map(|entry| entry.path());
-    let expected = ["txt", "toml"];
-    let source = sources
-        .filter(|path| path.extension().is_none_or(|ending| !expected.iter().any(|known| ending == *known)))
-        .min()
-        .ok_or("the case has no source")?;
-    let text = fs::read_to_string(&source)?;
+    let files = sources(case, case)?;
+    let (name, text) = files.first().ok_or("the case has no source")?;
     let config = fs::read_to_string(case.join("config.toml")).unwrap_or_default();
-    let name = source.file_name().unwrap_or_default().to_string_lossy().into_owned();
-    compare(&case.join("outline.txt"), &testing::outline_text(&name, &text, &config))?;
-    compare(&case.join("review.txt"), &testing::review_text(&name, &text, &config))?;
+    compare(&case.join("outline.txt"), &testing::outline_project(&files, &config))?;
+    compare(&case.join("review.txt"), &testing::review_project(&files, &config))?;
     let drafted = case.join("drafted.txt");
     if drafted.exists() {
-        compare(&drafted, &testing::draft_text(&name, &text, &config))?;
+        compare(&drafted, &testing::draft_text(name, text, &config))?;
     }
     Ok(())
 }

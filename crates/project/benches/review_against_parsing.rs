@@ -12,7 +12,7 @@ use std::time::{Duration, Instant};
 use vinequill_core::reading::Parsers;
 use vinequill_core::settings::{Config, Overrides, Settings};
 use vinequill_core::text::Source;
-use vinequill_project::{Found, Selection, find_files, read, review_files};
+use vinequill_project::{Found, Selection, Work, find_files, read, review_files};
 
 const WORKERS: usize = 2;
 const ROUNDS: usize = 9;
@@ -36,7 +36,7 @@ fn main() {
         let (mut parsing, mut reviewing) = (Vec::new(), Vec::new());
         for _ in 0..ROUNDS {
             parsing.push(timed(|| parse(&files, &settings)));
-            reviewing.push(timed(|| review_files(&files, &settings, WORKERS).len()));
+            reviewing.push(timed(|| review_files(Work { files: &files, around: &[], settings: &settings, jobs: WORKERS }).len()));
         }
         let (parsing, reviewing) = (median(parsing), median(reviewing));
         report(language.label, bytes, (parsing, reviewing));

@@ -2,12 +2,14 @@
 //! files, whatever the number of workers.
 
 use std::cmp::Reverse;
-use std::sync::atomic::{AtomicUsize, Ordering};
+use std::sync::atomic::{AtomicU64, AtomicUsize, Ordering};
+use std::sync::{Arc, Mutex, PoisonError};
 
 use vinequill_core::coverage::{self, Tally};
+use vinequill_core::index::{FileFacts, Index};
 use vinequill_core::model::Finding;
 use vinequill_core::reading::Parsers;
-use vinequill_core::review::{self, FileReading, Neighbours};
+use vinequill_core::review::{self, FileReading};
 use vinequill_core::settings::Settings;
 use vinequill_core::text::Source;
 
@@ -57,8 +59,25 @@ pub enum Unread {
     OtherLanguage,
 }
 
-/// What is done with a file once it was read.
-pub type Visit<'a, T> = dyn Fn(&FileReading<'_>, &Decoded, &mut Parsers) -> T + Sync + 'a;
+/// What is done with a file once it was read, and what the project knows is there.
+pub type Visit<'a, T> = dyn Fn(&Found, &FileReading<'_>, &Decoded) -> T + Sync + 'a;
+
+/// What a run is about.
+#[derive(Clone, Copy)]
+pub struct Work<'a> {
+    /// The files of which something is told.
+    pub files: &'a [Found],
+    /// The other files of the project, which only tell what they know.
+    pub around: &'a [Found],
+    /// What holds.
+    pub settings: &'a Settings,
+    /// Number of workers; 0: one a processor.
+    pub jobs: usize,
+}
+
+/// How many bytes of text are kept with what was read of them, until all files have told what they know;
+/// files beyond are read a second time, so that memory does not grow with the project.
+const KEPT_BYTES: u64 = 48 << 20;
 
 /// Marks of generated files, looked for in their first lines.
 const GENERATED: &[&str] = &[
@@ -79,43 +98,102 @@ fn is_generated(text: &str) -> bool {
     GENERATED.iter().any(says_so)
 }
 
-/// Reads files and calls `visit` with each, on `jobs` workers (0: one a processor). Files whose language
-/// declares at one place and defines at another are read for what they know of each other first.
+/// A file that waits for what the others know.
+struct Waiting<'a> {
+    reading: FileReading<'a>,
+    decoded: Decoded,
+}
+
+/// What came of the first look at a file.
+enum Looked<'a> {
+    /// Nothing is told of it.
+    Around,
+    Waiting(Box<Waiting<'a>>),
+    /// It is to be read again.
+    Again,
+    Unread(Unread),
+}
+
+/// Reads files, and calls `visit` with each of those that are told of. All files of the project are read
+/// first for what they know; each is parsed once.
 ///
 /// # Panics
 /// When the system has no thread left to start.
-pub fn visit_files<T: Send>(
-    files: &[Found],
-    settings: &Settings,
-    jobs: usize,
-    visit: &Visit<'_, T>,
-) -> Vec<Result<T, Unread>> {
+pub fn visit_files<T: Send>(work: Work<'_>, visit: &Visit<'_, T>) -> Vec<Result<T, Unread>> {
+    let Work { files, around, settings, jobs } = work;
     let pool = rayon::ThreadPoolBuilder::new()
         .num_threads(jobs)
         .stack_size(8 << 20)
         .build()
         .expect("starting worker threads fails only when the system has none left");
+    let file = |at: usize| files.get(at).unwrap_or_else(|| &around[at - files.len()]);
     // The largest files first, so that no worker is left alone with one at the end.
-    let mut order: Vec<usize> = (0..files.len()).collect();
-    order
-        .sort_by_cached_key(|&at| Reverse(std::fs::metadata(&files[at].path).map_or(0, |found| found.len())));
-    let paired: Vec<usize> =
-        order.iter().copied().filter(|&at| files[at].language.is_header.is_some()).collect();
-    let told = spread(&pool, &paired, |at, parsers| {
-        // What cannot be read is told when it is visited.
-        guarded(&files[at], parsers, |parsers| {
-            let (_, source) = load(&files[at], settings)?;
-            Ok(review::tell(&source, files[at].language, parsers))
-        })
+    let mut order: Vec<usize> = (0..files.len() + around.len()).collect();
+    order.sort_by_cached_key(|&at| Reverse(std::fs::metadata(&file(at).path).map_or(0, |found| found.len())));
+    let kept = AtomicU64::new(0);
+    let mut looked = spread(&pool, &order, |at, parsers| {
+        let told = at < files.len();
+        guarded(file(at), parsers, |parsers| look(file(at), told, (settings, &kept), parsers))
     });
-    let neighbours = Neighbours::of(told.into_iter().filter_map(|(_, told)| told.ok().flatten()).collect());
+    looked.sort_by_key(|&(at, _)| at);
+    let mut facts = Vec::with_capacity(looked.len());
+    let mut waiting = Vec::with_capacity(files.len());
+    for (at, result) in looked {
+        let (told, looked) = result.unwrap_or_else(|unread| (None, Looked::Unread(unread)));
+        facts.extend(told);
+        if at < files.len() {
+            waiting.push(Mutex::new(looked));
+        }
+    }
+    let index = Arc::new(Index::of(facts));
+    order.retain(|&at| at < files.len());
     let mut done = spread(&pool, &order, |at, parsers| {
+        let taken = std::mem::replace(
+            &mut *waiting[at].lock().unwrap_or_else(PoisonError::into_inner),
+            Looked::Around,
+        );
         guarded(&files[at], parsers, |parsers| {
-            visit_file(&files[at], (settings, &neighbours), parsers, visit)
+            let Waiting { reading, decoded } = match taken {
+                Looked::Waiting(waiting) => *waiting,
+                Looked::Unread(unread) => return Err(unread),
+                Looked::Again | Looked::Around => {
+                    let (decoded, source) = load(&files[at], settings)?;
+                    Waiting {
+                        reading: FileReading::read_first(&source, files[at].language, settings, parsers),
+                        decoded,
+                    }
+                }
+            };
+            let reading = reading.among(&index);
+            if files[at].only.is_some_and(|id| id != reading.language.id.as_str()) {
+                return Err(Unread::OtherLanguage);
+            }
+            Ok(visit(&files[at], &reading, &decoded))
         })
     });
     done.sort_by_key(|&(at, _)| at);
     done.into_iter().map(|(_, result)| result).collect()
+}
+
+/// Reads a file for what it knows, and keeps what was read of it where it is told of.
+fn look<'a>(
+    file: &Found,
+    told: bool,
+    (settings, kept): (&'a Settings, &AtomicU64),
+    parsers: &mut Parsers,
+) -> Result<(Option<FileFacts>, Looked<'a>), Unread> {
+    let (decoded, source) = load(file, settings)?;
+    let reading = FileReading::read_first(&source, file.language, settings, parsers);
+    let facts = Some(reading.facts());
+    let bytes = source.text().len() as u64;
+    let looked = if !told {
+        Looked::Around
+    } else if kept.fetch_add(bytes, Ordering::Relaxed) + bytes <= KEPT_BYTES {
+        Looked::Waiting(Box::new(Waiting { reading, decoded }))
+    } else {
+        Looked::Again
+    };
+    Ok((facts, looked))
 }
 
 /// Spreads work over the workers of a pool: each takes the next piece when it is done with one.
@@ -152,7 +230,10 @@ fn guarded<T>(
 /// Reads a file from disk, unless it is marked as generated.
 fn load(file: &Found, settings: &Settings) -> Result<(Decoded, Source), Unread> {
     let label = settings.language(file.language.id).encoding.as_deref();
-    let decoded = read(&file.path, settings.max_file_size, label).map_err(Unread::Failed)?;
+    let decoded = match &file.given {
+        Some(given) => given.clone(),
+        None => read(&file.path, settings.max_file_size, label).map_err(Unread::Failed)?,
+    };
     if !file.named && is_generated(&decoded.text) {
         return Err(Unread::Generated);
     }
@@ -160,24 +241,10 @@ fn load(file: &Found, settings: &Settings) -> Result<(Decoded, Source), Unread> 
     Ok((decoded, source))
 }
 
-fn visit_file<T>(
-    file: &Found,
-    (settings, neighbours): (&Settings, &Neighbours),
-    parsers: &mut Parsers,
-    visit: &Visit<'_, T>,
-) -> Result<T, Unread> {
-    let (decoded, source) = load(file, settings)?;
-    let reading = FileReading::read_among(neighbours, &source, file.language, (settings, parsers));
-    if file.only.is_some_and(|id| id != reading.language.id.as_str()) {
-        return Err(Unread::OtherLanguage);
-    }
-    Ok(visit(&reading, &decoded, parsers))
-}
-
 /// Reviews files.
 #[must_use]
-pub fn review_files(files: &[Found], settings: &Settings, jobs: usize) -> Vec<Result<Reviewed, Unread>> {
-    visit_files(files, settings, jobs, &|reading, decoded, _| Reviewed::of(reading, decoded.encoding))
+pub fn review_files(work: Work<'_>) -> Vec<Result<Reviewed, Unread>> {
+    visit_files(work, &|_, reading, decoded| Reviewed::of(reading, decoded.encoding))
 }
 
 #[cfg(test)]

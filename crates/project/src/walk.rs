@@ -11,6 +11,8 @@ use vinequill_core::languages;
 use vinequill_core::reading::Language;
 use vinequill_core::settings::Settings;
 
+use crate::Decoded;
+
 /// What to look for.
 #[derive(Clone, Debug, Default)]
 pub struct Selection {
@@ -35,6 +37,8 @@ pub struct Found {
     pub named: bool,
     /// Two languages share its ending and only this one was asked for: the content decides.
     pub only: Option<&'static str>,
+    /// Its text, where it is not to be read from disk.
+    pub given: Option<Decoded>,
 }
 
 /// Files that were left out, by reason.
@@ -179,7 +183,7 @@ fn take(
         (true, false, true) => Some("cpp"),
         _ => None,
     };
-    found.push(Found { path: path.to_owned(), shown, language, named, only });
+    found.push(Found { path: path.to_owned(), shown, language, named, only, given: None });
 }
 
 /// Returns the language of a file without an ending, by the first line that runs it.

@@ -9,7 +9,7 @@ use vinequill_core::model::DeclId;
 use vinequill_core::reading::Parsers;
 use vinequill_core::review::FileReading;
 use vinequill_core::text::Edits;
-use vinequill_project::{Decoded, Found, visit_files, write};
+use vinequill_project::{Decoded, Found, write};
 
 use crate::exit::{Done, Exit, Failure};
 use crate::options::common::Common;
@@ -82,23 +82,10 @@ impl Draft {
                 |path: &Path| file.path.starts_with(cwd.join(path)) || same(&file.path, &cwd.join(path));
             targets.iter().filter(|(path, _)| here(path)).map(|(_, aim)| aim.clone()).collect()
         };
-        let results = visit_files(
-            &session.files,
-            &session.project.settings,
-            self.common.jobs,
-            &|reading, decoded, _| {
-                let file = session.files.iter().find(|file| file.shown == reading.source.path());
-                self.draft_file(reading, decoded, &file.map(aims).unwrap_or_default())
-            },
-        );
-        let mut unread = Vec::new();
-        let mut outcomes = Vec::new();
-        for (file, result) in session.files.iter().zip(results) {
-            match result {
-                Ok(outcome) => outcomes.push((file, outcome)),
-                Err(error) => unread.push(error),
-            }
-        }
+        let visited = session.visit(&self.common, |file, reading, decoded| {
+            (file.clone(), self.draft_file(reading, decoded, &aims(file)))
+        })?;
+        let (outcomes, unread) = (visited.files, visited.unread);
         let precise = targets.iter().any(|(_, aim)| *aim != Aim::All);
         if precise && !outcomes.iter().any(|(_, outcome)| outcome.matched) && unread.is_empty() {
             let shown = self.targets.join(", ");
@@ -123,8 +110,10 @@ impl Draft {
         if aims.is_empty() {
             aims.push(Aim::All);
         }
-        let outcome =
-            session.with_standard_input(path, |reading, decoded| self.draft_file(reading, decoded, &aims))?;
+        let mut visited = session
+            .visit(&self.common, |_, reading, decoded| self.draft_file(reading, decoded, &aims))?;
+        let exit = session.complain(visited.unread.iter());
+        let Some(outcome) = visited.files.pop() else { return Ok(exit) };
         for remark in &outcome.remarks {
             terminal::remark(remark);
         }
@@ -184,7 +173,7 @@ impl Draft {
         }
     }
 
-    fn deliver(&self, session: &Session, outcomes: &[(&Found, Outcome)]) -> Done {
+    fn deliver(&self, session: &Session, outcomes: &[(Found, Outcome)]) -> Done {
         let mut exit = Exit::Clean;
         let (mut written, mut comments) = (0, 0);
         for (file, outcome) in outcomes {
@@ -255,7 +244,7 @@ fn parse_target(target: &str) -> (PathBuf, Aim) {
 
 /// Finds what an aim names: by line the innermost declaration around it, from its comment to its end.
 fn declarations(reading: &FileReading<'_>, aim: &Aim) -> Vec<DeclId> {
-    let source = reading.source;
+    let source = &reading.source;
     match aim {
         Aim::All => Vec::new(),
         Aim::Named(name) => reading

@@ -42,7 +42,7 @@ impl Outline {
     /// Shows what files declare.
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
         let session = Session::open(&self.common, &self.paths)?;
-        let visited = session.visit(&self.common, |reading, decoded| {
+        let visited = session.visit(&self.common, |_, reading, decoded| {
             let path = session.typed_path(reading.source.path());
             let shown =
                 if self.explain { explain::text(reading, &path) } else { outline::text(reading, &path) };

@@ -14,7 +14,7 @@ const WIDTH: usize = 56;
 
 /// Shows every line of a file beside what it was taken for.
 pub(crate) fn text(reading: &FileReading<'_>, path: &str) -> String {
-    let source = reading.source;
+    let source = &reading.source;
     let mut notes = notes(source, &reading.outline);
     for explained in reading.language.reader.explain(source) {
         notes.entry(explained.line).or_default().push(explained.what);

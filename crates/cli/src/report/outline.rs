@@ -16,7 +16,7 @@ use crate::terminal::{style, styled};
 pub(crate) fn file(reading: &FileReading<'_>, encoding: Encoding) -> wire::OutlineFile {
     let standings = Standings::of(reading);
     let mut seen: HashMap<&str, u32> = HashMap::new();
-    let place = |span: Span| Place::of(reading.source, encoding, span);
+    let place = |span: Span| Place::of(&reading.source, encoding, span);
     let declarations = reading
         .outline
         .ids()
@@ -105,7 +105,7 @@ fn parameter_of(parameter: &Parameter, text: &dyn Fn(Span) -> String) -> wire::P
 
 fn comment_of(reading: &FileReading<'_>, doc: &DocComment, place: &dyn Fn(Span) -> Place) -> wire::Comment {
     let whole = place(doc.span);
-    let text = |span: Option<Span>| span.map(|span| doc.prose(reading.source, span)).unwrap_or_default();
+    let text = |span: Option<Span>| span.map(|span| doc.prose(&reading.source, span)).unwrap_or_default();
     wire::Comment {
         line: whole.line,
         end_line: whole.end_line,
@@ -261,12 +261,12 @@ fn described(reading: &FileReading<'_>, standings: &Standings, id: DeclId, inden
         }
         return out;
     };
-    let summary = doc.summary_prose(reading.source);
+    let summary = doc.summary_prose(&reading.source);
     let told = if summary.is_empty() { "no description" } else { &summary };
     let _ = writeln!(out, "{indent}{} {}", styled(style::NOTE, &format!("[{}]", doc.notation)), told);
     for entry in &doc.entries {
         let names: Vec<_> = entry.names.iter().map(|name| name.name.as_str()).collect();
-        let text = entry.text.map(|span| doc.prose(reading.source, span)).unwrap_or_default();
+        let text = entry.text.map(|span| doc.prose(&reading.source, span)).unwrap_or_default();
         let names = if names.is_empty() { String::new() } else { format!(" {}", names.join(", ")) };
         let _ = writeln!(out, "{indent}  {}{names}: {text}", entry.kind.as_str());
     }

@@ -25,7 +25,7 @@ pub(super) fn complete(
     let mut examined = examine(file, standings, id, doc);
     if extent == Extent::Everything && examined.known {
         let debtor = crate::debt::Debtor {
-            source: file.source,
+            source: &file.source,
             declaration,
             signature: examined.signature,
             demand: Demand::all(Owe::Always),
@@ -42,7 +42,7 @@ pub(super) fn complete(
     if wanted.is_empty() && !asks_summary {
         return Ok(None);
     }
-    let lines = Lines::new(file.source, &raw.lines, file.language.dialect);
+    let lines = Lines::new(&file.source, &raw.lines, file.language.dialect);
     let order = order(doc, &examined);
     let additions = notation.writer.additions((doc, &lines), &wanted, &order, &style);
     let place = Place::of(file, raw)?;
@@ -85,7 +85,7 @@ fn lacking(file: &FileReading<'_>, doc: &DocComment, examined: &Examined<'_>) ->
     let told = doc.has(EntryKind::Returns) || doc.has(EntryKind::Yields);
     debt.returns &= !told;
     debt.yields &= !told;
-    let kin = (file.language.hierarchy, &file.outline.declarations[..]);
+    let kin = (file.language.hierarchy, file.known());
     debt.throws.retain(|&at| !is_documented(&examined.signature.throws[at], doc, examined.signature, kin));
     debt
 }
@@ -189,7 +189,7 @@ impl<'f> Place<'f> {
         if file.language.border.is_empty() {
             return None;
         }
-        let source = file.source;
+        let source = &file.source;
         let said = raw.lines.iter().copied().filter(|&line| !source.slice(line).trim().is_empty());
         let indent = |line: &Span| {
             let text = source.slice(*line);

@@ -1,7 +1,18 @@
 //! All that one file declares.
 
-use super::{Attached, CommentId, DeclId, Declaration, RawComment};
+use smol_str::SmolStr;
+
+use super::{Attached, CommentId, DeclId, Declaration, Name, RawComment};
 use crate::text::{Span, narrow};
+
+/// A block that adds to a type declared elsewhere.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct Extension {
+    /// Owners and name of the type, joined by dots.
+    pub qualified: SmolStr,
+    /// What the type inherits by it, by simple name.
+    pub supertypes: Vec<Name>,
+}
 
 /// Declarations and comments of one file, in source order.
 #[derive(Clone, Debug, Default)]
@@ -14,6 +25,8 @@ pub struct Outline {
     pub unparsed: Vec<Span>,
     /// Lines that part a comment from its declaration without belonging to either: imports and the like.
     pub separators: Vec<Span>,
+    /// Blocks that add to types declared elsewhere.
+    pub extensions: Vec<Extension>,
     /// The first and last column, from 1, that hold code and comments, where they are fixed in this file.
     pub columns: Option<(u32, u32)>,
 }

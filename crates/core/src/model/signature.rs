@@ -198,6 +198,8 @@ pub struct Thrown {
     pub exempt: bool,
     /// The condition under which it is thrown, where a plain `if` guards the throw.
     pub condition: Option<Span>,
+    /// The types that handlers around it catch, innermost first.
+    pub caught: Vec<Name>,
 }
 
 /// What a callable takes, gives back and throws.

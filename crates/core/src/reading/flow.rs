@@ -3,7 +3,7 @@
 use std::collections::HashMap;
 use std::sync::OnceLock;
 
-use crate::model::{Answer, Declaration, Name, Origin};
+use crate::model::{Answer, Declaration, Name, Origin, Thrown};
 use crate::text::Span;
 
 /// Exception types of a standard library, each with its supertype.
@@ -41,31 +41,77 @@ impl Hierarchy {
         self.parent(ty).is_some() || self.roots.contains(&ty)
     }
 
-    /// Tells whether `sub` is `sup` or a subtype of it, with the types of this file at hand.
+    /// Tells whether `sub` is `sup` or a subtype of it; `types` knows those that are declared in code.
     #[must_use]
-    pub fn is_subtype(&self, sub: &str, sup: &str, local: &[Declaration]) -> Answer {
+    pub fn is_subtype(&self, sub: &str, sup: &str, types: &dyn Types) -> Answer {
         if sub == sup || self.roots.first() == Some(&sup) {
             return Answer::Yes;
         }
-        let mut current = sub.to_owned();
-        // A chain longer than this is a cycle in broken code.
-        for _ in 0..64 {
-            let next = match local.iter().find(|d| d.kind.is_type() && d.name == current.as_str()) {
-                Some(declared) => match declared.supertypes.iter().find(|s| s.as_str() == sup) {
-                    Some(found) => Some(found.as_str()),
-                    None => declared.supertypes.first().map(Name::as_str),
-                },
-                None => self.parent(&current),
+        let mut open = vec![sub];
+        let mut seen = vec![sub];
+        let mut answer = Answer::No;
+        // A climb longer than this is a cycle in broken code.
+        while let Some(current) = open.pop().filter(|_| seen.len() < 64) {
+            let above = match types.supertypes(current) {
+                Some(declared) => declared,
+                None => self.parent(current).into_iter().collect(),
             };
-            match next {
-                Some(next) if next == sup => return Answer::Yes,
-                Some(next) => current = next.to_owned(),
-                None if self.knows(&current) => return Answer::No,
-                None => break,
+            if above.contains(&sup) {
+                return Answer::Yes;
+            }
+            if above.is_empty() && !self.knows(current) {
+                answer = Answer::Unknown;
+                let beyond = !self.beyond_roots.is_empty() && current.ends_with(self.beyond_roots);
+                if self.roots.contains(&sup) && !beyond {
+                    return Answer::Yes;
+                }
+            }
+            for name in above {
+                if !seen.contains(&name) {
+                    seen.push(name);
+                    open.push(name);
+                }
             }
         }
-        let beyond = !self.beyond_roots.is_empty() && current.ends_with(self.beyond_roots);
-        if self.roots.contains(&sup) && !beyond { Answer::Yes } else { Answer::Unknown }
+        answer
+    }
+
+    /// Decides of what only perhaps left whether a handler catches it, now that `types` are known; what is
+    /// caught is taken out.
+    pub fn settle(&self, throws: &mut Vec<Thrown>, types: &dyn Types) {
+        throws.retain_mut(|thrown| {
+            if thrown.leaves == Answer::Unknown && !thrown.caught.is_empty() {
+                thrown.leaves = leaves(&thrown.ty, &thrown.caught, self, types);
+            }
+            thrown.leaves != Answer::No
+        });
+    }
+}
+
+/// The types that code declares, with their supertypes.
+pub trait Types {
+    /// Returns the direct supertypes, by simple name, of the types of a name; nothing when none has it.
+    fn supertypes(&self, name: &str) -> Option<Vec<&str>>;
+}
+
+/// The types of one file.
+pub(super) struct LocalTypes<'o>(HashMap<&'o str, Vec<&'o str>>);
+
+impl<'o> LocalTypes<'o> {
+    /// Gathers the types among declarations.
+    pub(super) fn of(declarations: &'o [Declaration]) -> Self {
+        let mut types: HashMap<&str, Vec<&str>> = HashMap::new();
+        for declaration in declarations.iter().filter(|declaration| declaration.kind.is_type()) {
+            let known = types.entry(declaration.name.as_str()).or_default();
+            known.extend(declaration.supertypes.iter().map(Name::as_str));
+        }
+        Self(types)
+    }
+}
+
+impl Types for LocalTypes<'_> {
+    fn supertypes(&self, name: &str) -> Option<Vec<&str>> {
+        self.0.get(name).cloned()
     }
 }
 
@@ -97,20 +143,15 @@ pub(super) struct Flow {
     pub opaque: bool,
     /// Something thrown whose type is not known.
     pub raised_unknown: bool,
-    /// What is thrown, with the handlers around it, innermost first.
-    pub raised: Vec<(Raised, Vec<Vec<Name>>)>,
+    /// What is thrown, with the types that handlers around it catch, innermost first.
+    pub raised: Vec<(Raised, Vec<Name>)>,
 }
 
 /// Tells whether what is raised leaves through its handlers.
-pub(super) fn leaves(
-    raised: &Name,
-    handlers: &[Vec<Name>],
-    hierarchy: &Hierarchy,
-    local: &[Declaration],
-) -> Answer {
+pub(super) fn leaves(raised: &Name, caught: &[Name], hierarchy: &Hierarchy, types: &dyn Types) -> Answer {
     let mut answer = Answer::Yes;
-    for caught in handlers.iter().flatten() {
-        match hierarchy.is_subtype(raised.as_str(), caught.as_str(), local) {
+    for caught in caught {
+        match hierarchy.is_subtype(raised.as_str(), caught.as_str(), types) {
             Answer::Yes => return Answer::No,
             Answer::Unknown => answer = Answer::Unknown,
             Answer::No => {}

@@ -118,6 +118,8 @@ pub struct Language {
     pub id: LanguageId,
     /// Its name for people.
     pub label: &'static str,
+    /// The name of the languages that share their types with it; its own where none does.
+    pub family: &'static str,
     /// File name endings with their dot, in lower case; compared without regard to case.
     pub endings: &'static [&'static str],
     /// The notations its comments may be in.
@@ -171,6 +173,7 @@ impl Language {
         Self {
             id: LanguageId::new(id),
             label,
+            family: id,
             endings: &[],
             notations: &[],
             notation: NotationId::new("tags"),

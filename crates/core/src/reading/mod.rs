@@ -15,7 +15,7 @@ mod walk;
 
 pub use attach::{Custom, attach};
 pub use comments::{block_lines, line_run_text, without_mark};
-pub use flow::{Hierarchy, Raised};
+pub use flow::{Hierarchy, Raised, Types};
 pub(crate) use grammar::kinds;
 pub use grammar::{Action, CommentForm, Grammar, GrammarReader, Next, Table, Vocabulary};
 pub use language::{CommentPlace, Demand, Explained, Language, Owe, Reader, Token, TypeWords};

@@ -347,7 +347,7 @@ impl<'t, N: Copy> Walk<'t, N> {
         let mut handlers = Vec::new();
         for (_, scope) in self.scopes.iter().rev() {
             match scope {
-                Scope::Try(caught) => handlers.push(caught.clone()),
+                Scope::Try(caught) => handlers.extend(caught.iter().cloned()),
                 Scope::Declaration(_) | Scope::Barrier => break,
                 Scope::Namespace(_) | Scope::Handler(..) => {}
             }
@@ -589,7 +589,14 @@ fn doubt_broken(outline: &mut Outline) {
 /// Turns what was seen in the bodies into signatures.
 fn conclude<N>(walk: &mut Walk<'_, N>, hierarchy: &super::Hierarchy) {
     let flows = std::mem::take(&mut walk.flows);
-    let mut concluded: Vec<(usize, Vec<Thrown>)> = Vec::new();
+    let any = flows.iter().any(|flow| !flow.raised.is_empty());
+    let throws: Vec<(usize, Vec<Thrown>)> = if any {
+        let types = flow::LocalTypes::of(&walk.outline.declarations);
+        let raising = flows.iter().enumerate().filter(|(_, flow)| !flow.raised.is_empty());
+        raising.map(|(at, flow)| (at, thrown(flow, hierarchy, &types))).collect()
+    } else {
+        Vec::new()
+    };
     for (at, flow) in flows.iter().enumerate() {
         let declaration = &mut walk.outline.declarations[at];
         let (header_end, end) = (declaration.header_end, declaration.span.end);
@@ -615,11 +622,8 @@ fn conclude<N>(walk: &mut Walk<'_, N>, hierarchy: &super::Hierarchy) {
                 (false, false) => Answer::No,
             };
         }
-        if !flow.raised.is_empty() {
-            concluded.push((at, thrown(flow, hierarchy, &walk.outline.declarations)));
-        }
     }
-    for (at, thrown) in concluded {
+    for (at, thrown) in throws {
         walk.outline.declarations[at].signature.throws.extend(thrown);
     }
 }
@@ -629,14 +633,15 @@ fn only_throws(body: &str) -> bool {
     ["throw ", "raise "].iter().any(|word| first.starts_with(word))
 }
 
-fn thrown(flow: &Flow, hierarchy: &super::Hierarchy, local: &[Declaration]) -> Vec<Thrown> {
+fn thrown(flow: &Flow, hierarchy: &super::Hierarchy, types: &dyn super::Types) -> Vec<Thrown> {
     let leaving = flow.raised.iter().map(|(raised, handlers)| Thrown {
         ty: raised.ty.clone(),
         span: raised.span,
         origin: raised.origin,
-        leaves: flow::leaves(&raised.ty, handlers, hierarchy, local),
+        leaves: flow::leaves(&raised.ty, handlers, hierarchy, types),
         exempt: raised.exempt,
         condition: raised.condition,
+        caught: handlers.clone(),
     });
     leaving.filter(|thrown| thrown.leaves != Answer::No).collect()
 }

@@ -1,10 +1,10 @@
 //! Of which declarations a comment is asked.
 
 use crate::text::narrow;
-use std::collections::{HashMap, HashSet};
 
 use super::FileReading;
-use crate::model::{DeclId, Declaration, DocComment, Excuse, Kind, Outline, Surface};
+use crate::index::Owner;
+use crate::model::{DeclId, Declaration, DocComment, Excuse, Kind, Surface};
 use crate::settings::Ask;
 
 /// How a declaration stands to the review.
@@ -34,8 +34,7 @@ impl Standings {
     #[must_use]
     pub fn of(file: &FileReading<'_>) -> Self {
         let count = file.outline.declarations.len();
-        let kinship = Kinship::of(&file.outline);
-        let overriding = file.outline.declarations.iter().map(|d| is_override(file, &kinship, d)).collect();
+        let overriding = file.outline.declarations.iter().map(|d| is_override(file, d)).collect();
         let mut out = Self {
             overriding,
             answered: Vec::with_capacity(count),
@@ -152,63 +151,36 @@ fn excuse_of(file: &FileReading<'_>, declaration: &Declaration, overriding: bool
     own.or_else(|| (overriding && active.contains(&Excuse::Overrides)).then_some(Excuse::Overrides))
 }
 
-/// The types of a file by name, and the members that each has.
-struct Kinship<'a> {
-    types: HashMap<&'a str, Vec<DeclId>>,
-    members: HashSet<(DeclId, &'a str, Kind, usize)>,
-}
-
-impl<'a> Kinship<'a> {
-    fn of(outline: &'a Outline) -> Self {
-        let (mut types, mut members) = (HashMap::<&str, Vec<DeclId>>::new(), HashSet::new());
-        for id in outline.ids() {
-            let declaration = outline.declaration(id);
-            if declaration.kind.is_type() {
-                types.entry(declaration.name.as_str()).or_default().push(id);
-            } else if let Some(owner) = declaration.owner {
-                let arity = declaration.signature.parameters.len();
-                members.insert((owner, declaration.name.as_str(), declaration.kind, arity));
-            }
-        }
-        Self { types, members }
-    }
-
-    /// Tells whether a supertype of `owner` in this file, however far up, has a member like this one.
-    ///
-    /// Each name is looked at once: a file may declare one name many times, and broken code has cycles.
-    fn inherits(&self, outline: &'a Outline, owner: DeclId, member: &Declaration) -> bool {
-        let supertypes = |id| outline.declaration(id).supertypes.iter().map(|name| name.as_str());
-        let mut open: Vec<&str> = supertypes(owner).collect();
-        let mut seen: HashSet<&str> = open.iter().copied().collect();
-        while let Some(name) = open.pop() {
-            for &supertype in self.types.get(name).into_iter().flatten().filter(|&&id| id != owner) {
-                let arity = member.signature.parameters.len();
-                if self.members.contains(&(supertype, member.name.as_str(), member.kind, arity)) {
-                    return true;
-                }
-                open.extend(supertypes(supertype).filter(|name| seen.insert(name)));
-            }
-        }
-        false
-    }
-}
-
-/// Marked, found in a supertype of this file, or a member of a well-known supertype.
-fn is_override(file: &FileReading<'_>, kinship: &Kinship<'_>, declaration: &Declaration) -> bool {
+/// Marked, found in a supertype of the project, or a member of a well-known supertype.
+fn is_override(file: &FileReading<'_>, declaration: &Declaration) -> bool {
     if declaration.overrides {
         return true;
     }
     let member = matches!(declaration.kind, Kind::Method | Kind::Property);
-    let Some(id) = declaration.owner.filter(|_| member) else { return false };
-    let owner = file.outline.declaration(id);
-    if !owner.kind.is_type() {
+    if !member {
         return false;
     }
+    let Some(owner) = owner_of(file, declaration) else { return false };
     let arity = declaration.signature.parameters.len();
     let well_known = file.language.well_known.iter().any(|&(supertype, name, parameters)| {
         declaration.name == name
             && parameters == arity
             && (supertype.is_empty() || owner.supertypes.iter().any(|found| found == supertype))
     });
-    well_known || kinship.inherits(&file.outline, id, declaration)
+    well_known || file.known().overridden(owner, declaration).is_some()
+}
+
+/// Returns the type that a member is of, which another file may declare.
+pub(super) fn owner_of<'f>(file: &'f FileReading<'_>, member: &'f Declaration) -> Option<Owner<'f>> {
+    let path = file.source.path();
+    match member.owner.map(|owner| file.outline.declaration(owner)) {
+        Some(owner) if owner.kind.is_type() => {
+            Some(Owner { path, qualified: &owner.qualified, supertypes: &owner.supertypes })
+        }
+        Some(_) => None,
+        None => {
+            let (qualified, _) = member.qualified.rsplit_once('.')?;
+            Some(Owner { path, qualified, supertypes: &[] })
+        }
+    }
 }

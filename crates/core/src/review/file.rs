@@ -101,7 +101,7 @@ pub fn examine<'a>(
     }
     let links_answer = matches!(file.language.dialect, Dialect::Kotlin | Dialect::Scala);
     let demand = file.settings.demand;
-    let debtor = Debtor { source: file.source, declaration, signature, demand, links_answer };
+    let debtor = Debtor { source: &file.source, declaration, signature, demand, links_answer };
     let mut debt =
         if standings.owes(file, id, doc) { Debt::of(&debtor, doc, &pairing) } else { Debt::none(signature) };
     if !known {

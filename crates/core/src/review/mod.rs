@@ -1,14 +1,12 @@
 //! Runs the rules on a file: surface, excuses, skips, levels and order are decided here and nowhere else.
 //!
 //! `reading` is a file with its comments read; `asked` decides of which declarations a comment is asked;
-//! `neighbours` has what files know of each other; `file` examines each comment, runs the rules and sorts what they found.
+//! `file` examines each comment, runs the rules and sorts what they found.
 
 mod asked;
 mod file;
-mod neighbours;
 mod reading;
 
 pub use asked::{Standing, Standings};
 pub use file::{Examined, FileReview, Seen, examine, review, signature_of, undocumented_debt};
-pub use neighbours::{Neighbours, Told, tell};
 pub use reading::FileReading;

@@ -2,8 +2,9 @@
 
 use std::cell::OnceCell;
 use std::collections::HashMap;
+use std::sync::Arc;
 
-use super::Neighbours;
+use crate::index::{self, Family, FileFacts, Index};
 use crate::languages;
 use crate::model::{
     CommentId, Construction, DeclId, Dialect, DocComment, EntryKind, NotationId, Outline, Signature,
@@ -17,7 +18,7 @@ use crate::text::{Source, Span};
 /// A file that was read: what it declares, and its comments as their notation means them.
 pub struct FileReading<'a> {
     /// Its text.
-    pub source: &'a Source,
+    pub source: Source,
     /// Its language.
     pub language: &'static Language,
     /// What holds for that language.
@@ -26,6 +27,8 @@ pub struct FileReading<'a> {
     pub outline: Outline,
     /// The notation of comments that do not tell, and of drafts.
     pub notation: NotationId,
+    /// What the project knows.
+    index: Arc<Index>,
     docs: HashMap<CommentId, DocComment>,
     habits: OnceCell<Habits>,
 }
@@ -40,28 +43,29 @@ pub struct Habits {
 }
 
 impl<'a> FileReading<'a> {
-    /// Reads a source once: parses it, attaches its comments and reads them.
+    /// Reads a source by itself: parses it, attaches its comments and reads them.
     #[must_use]
     pub fn read(
-        source: &'a Source,
+        source: &Source,
         language: &'static Language,
         settings: &'a Settings,
         parsers: &mut Parsers,
     ) -> Self {
-        Self::read_among(&Neighbours::default(), source, language, (settings, parsers))
+        let file = Self::read_first(source, language, settings, parsers);
+        let index = Arc::new(Index::of([file.facts()]));
+        file.among(&index)
     }
 
-    /// As [`FileReading::read`], with what is known from the files around it.
+    /// Reads a source that is one of many: parses it once, and leaves open what only the others can tell.
     #[must_use]
-    pub fn read_among(
-        neighbours: &Neighbours,
-        source: &'a Source,
+    pub fn read_first(
+        source: &Source,
         language: &'static Language,
-        (settings, parsers): (&'a Settings, &mut Parsers),
+        settings: &'a Settings,
+        parsers: &mut Parsers,
     ) -> Self {
         let language = languages::refined(language, source);
         let mut outline = language.reader.read(source, parsers);
-        neighbours.apply(&mut outline, language, source.path());
         let settings = settings.language(language.id);
         let mut evident: HashMap<CommentId, Option<NotationId>> = HashMap::new();
         for id in outline.declarations.iter().filter_map(|declaration| declaration.comment.doc) {
@@ -82,7 +86,36 @@ impl<'a> FileReading<'a> {
         };
         let mut docs: HashMap<CommentId, DocComment> = evident.iter().map(read).collect();
         reconcile(&mut outline, &mut docs, source, language);
-        Self { source, language, settings, outline, notation, docs, habits: OnceCell::new() }
+        Self {
+            source: source.clone(),
+            language,
+            settings,
+            outline,
+            notation,
+            index: Arc::default(),
+            docs,
+            habits: OnceCell::new(),
+        }
+    }
+
+    /// Returns what the file tells the others.
+    #[must_use]
+    pub fn facts(&self) -> FileFacts {
+        index::tell(&self.outline, self.language, self.source.path())
+    }
+
+    /// Settles what the files of the project tell of this one.
+    #[must_use]
+    pub fn among(mut self, index: &Arc<Index>) -> Self {
+        self.index = Arc::clone(index);
+        index.family(self.language).apply(&mut self.outline, self.language, self.source.path());
+        self
+    }
+
+    /// Returns what the project knows of this language and those that share its types.
+    #[must_use]
+    pub fn known(&self) -> &Family {
+        self.index.family(self.language)
     }
 
     /// Returns the doc comment of a declaration, where it has one that callers see.
@@ -108,8 +141,9 @@ impl<'a> FileReading<'a> {
     #[must_use]
     pub fn context(&self) -> FileContext<'_> {
         FileContext {
-            source: self.source,
+            source: &self.source,
             outline: &self.outline,
+            known: self.known(),
             language: self.language,
             settings: self.settings,
         }

@@ -3,6 +3,7 @@
 use smol_str::SmolStr;
 
 use crate::debt::Debt;
+use crate::index::Family;
 use crate::model::{
     DeclId, Declaration, DocComment, Entry, EntryKind, Outline, RawFinding, Related, RuleId, Signature,
 };
@@ -18,6 +19,8 @@ pub struct FileContext<'a> {
     pub source: &'a Source,
     /// What it declares.
     pub outline: &'a Outline,
+    /// What the project knows.
+    pub known: &'a Family,
     /// Its language.
     pub language: &'a Language,
     /// What holds for that language.

@@ -91,7 +91,7 @@ fn owed<'a>(context: &Context<'a>) -> impl Iterator<Item = &'a Thrown> {
 
 fn is_told(context: &Context<'_>, thrown: &Thrown) -> bool {
     let file = context.file;
-    let kin = (file.language.hierarchy, &file.outline.declarations[..]);
+    let kin = (file.language.hierarchy, file.known);
     is_documented(thrown, context.doc, &context.declaration().signature, kin)
 }
 
@@ -167,12 +167,12 @@ fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
     if !clear {
         return;
     }
-    let (language, local) = (context.file.language, &context.file.outline.declarations[..]);
+    let (language, known) = (context.file.language, context.file.known);
     for name in context.doc.entries_of(EntryKind::Throws).flat_map(|entry| &entry.names) {
         let documented = name.name.as_str();
         let thrown = signature.throws.iter().any(|thrown| {
-            language.hierarchy.is_subtype(thrown.ty.as_str(), documented, local) != Answer::No
-                || language.hierarchy.is_subtype(documented, thrown.ty.as_str(), local) == Answer::Yes
+            language.hierarchy.is_subtype(thrown.ty.as_str(), documented, known) != Answer::No
+                || language.hierarchy.is_subtype(documented, thrown.ty.as_str(), known) == Answer::Yes
         });
         if thrown || language.ambient.contains(&documented) {
             continue;

@@ -40,6 +40,7 @@ pub(super) static C: Language = Language {
     demand: Demand::of(Owe::BeyondSummary),
     type_words: types::WORDS,
     is_header: Some(declare::is_header),
+    family: "c",
     ..Language::of("c", "C", &FamilyReader(&PLAIN_READER))
 };
 
@@ -53,6 +54,7 @@ pub(super) static CPP: Language = Language {
     ambient: types::AMBIENT,
     type_words: types::WORDS,
     is_header: Some(declare::is_header),
+    family: "c",
     ..Language::of("cpp", "C++", &FamilyReader(&PLUS_READER))
 };
 

@@ -20,6 +20,7 @@ use crate::reading::{CommentPlace, Demand, GrammarReader, Language, Owe};
 /// C#.
 pub(super) static CSHARP: Language = Language {
     id: LanguageId::new("csharp"),
+    family: "csharp",
     label: "C#",
     endings: &[".cs"],
     notations: &[NotationId::new("xml")],

@@ -37,6 +37,7 @@ pub(super) static JAVA: Language = Language {
     ignores_case: false,
     border: "",
     hierarchy: &JVM_EXCEPTIONS,
+    family: "jvm",
     ambient: JVM_AMBIENT,
     well_known: types::WELL_KNOWN,
     type_words: types::WORDS,

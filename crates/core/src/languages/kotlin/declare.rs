@@ -76,7 +76,7 @@ fn annotated_throws(text: &str, span: Span) -> Vec<Thrown> {
             origin: Origin::Declared,
             leaves: Answer::Yes,
             exempt: false,
-            condition: None,
+            condition: None, caught: Vec::new(),
         });
     }
     out

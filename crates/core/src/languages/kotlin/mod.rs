@@ -24,6 +24,7 @@ pub(super) static KOTLIN: Language = Language {
     demand: Demand::of(Owe::OnceStarted),
     dialect: Dialect::Kotlin,
     hierarchy: &JVM_EXCEPTIONS,
+    family: "jvm",
     ambient: JVM_AMBIENT,
     type_words: JVM_WORDS,
     ..Language::of("kotlin", "Kotlin", &GrammarReader(&GRAMMAR))

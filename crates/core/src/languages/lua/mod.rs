@@ -32,6 +32,7 @@ pub(super) static LUA: Language = Language {
     place: CommentPlace::DirectlyAbove,
     doc_mark: "---",
     literal_type,
+    family: "lua",
     ..Language::of("lua", "Lua", &GrammarReader(&PLAIN))
 };
 
@@ -47,6 +48,7 @@ pub(super) static LUAU: Language = Language {
     place: CommentPlace::DirectlyAbove,
     doc_mark: "---",
     literal_type,
+    family: "lua",
     ..Language::of("luau", "Luau", &GrammarReader(&TYPED))
 };
 

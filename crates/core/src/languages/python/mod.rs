@@ -21,6 +21,7 @@ use crate::reading::{CommentPlace, Demand, GrammarReader, Language, Owe};
 /// Python.
 pub(super) static PYTHON: Language = Language {
     id: LanguageId::new("python"),
+    family: "python",
     label: "Python",
     endings: &[".py", ".pyi", ".pyw"],
     notations: &[

@@ -53,7 +53,7 @@ fn annotated_throws(text: &str, span: Span) -> Option<Thrown> {
         origin: Origin::Declared,
         leaves: Answer::Yes,
         exempt: false,
-        condition: None,
+        condition: None, caught: Vec::new(),
     })
 }
 

@@ -23,6 +23,7 @@ pub(super) static SCALA: Language = Language {
     demand: Demand::of(Owe::OnceStarted),
     dialect: Dialect::Scala,
     hierarchy: &JVM_EXCEPTIONS,
+    family: "jvm",
     ambient: JVM_AMBIENT,
     well_known: &[("", "toString", 0), ("", "hashCode", 0), ("", "equals", 1)],
     type_words: JVM_WORDS,

@@ -40,6 +40,7 @@ pub(super) static JAVASCRIPT: Language = Language {
     ambient: types::AMBIENT,
     type_words: types::WORDS,
     literal_type: types::literal_type,
+    family: "script",
     ..Language::of("javascript", "JavaScript", &GrammarReader(&JS))
 };
 
@@ -52,6 +53,7 @@ pub(super) static TYPESCRIPT: Language = Language {
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,
     type_words: types::WORDS,
+    family: "script",
     ..Language::of("typescript", "TypeScript", &ByEnding)
 };
 

@@ -3,10 +3,7 @@
 use tree_sitter::Node;
 
 use super::Swift;
-use crate::model::{
-    Answer, ClosedSet, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter, Returns, Surface,
-    Thrown, TypeParameter, Variadic,
-};
+use crate::model::{Answer, ClosedSet, Declaration, Excuse, Extension, Kind, Name, Origin, ParamName, Parameter, Returns, Surface, Thrown, TypeParameter, Variadic};
 use crate::reading::{Scope, Walk};
 use crate::text::Span;
 
@@ -61,6 +58,8 @@ pub(super) fn type_declaration<'t>(walk: &mut Walk<'t, Swift>, node: Node<'t>, i
     if word == "extension" {
         let extended = walk.text(name).split('<').next().unwrap_or_default().trim();
         let qualified = walk.namespace(extended);
+        let supertypes = supertypes(walk, node);
+        walk.outline.extensions.push(Extension { qualified: qualified.clone(), supertypes });
         walk.open(Scope::Namespace(qualified));
         return;
     }
@@ -72,12 +71,17 @@ pub(super) fn type_declaration<'t>(walk: &mut Walk<'t, Swift>, node: Node<'t>, i
     };
     let mut declaration = begin(walk, kind, name, node);
     declaration.signature.type_parameters = type_parameters(walk, node);
+    declaration.supertypes = supertypes(walk, node);
+    walk.enter(declaration);
+}
+
+/// Returns what a type or an extension inherits or conforms to.
+fn supertypes<'t>(walk: &Walk<'t, Swift>, node: Node<'t>) -> Vec<Name> {
     let inherited = walk.children_of(node, Swift::Inherits).into_iter();
-    declaration.supertypes = inherited
+    inherited
         .filter_map(|ty| walk.field(ty, "inherits_from"))
         .map(|ty| Name::simple(walk.text(ty)))
-        .collect();
-    walk.enter(declaration);
+        .collect()
 }
 
 /// Declares a function, method or operator.
@@ -146,7 +150,7 @@ fn throws<'t>(walk: &Walk<'t, Swift>, node: Node<'t>) -> Vec<Thrown> {
         leaves: Answer::Yes,
         // What its arguments throw is theirs to tell.
         exempt: walk.text(clause).starts_with("rethrows"),
-        condition: None,
+        condition: None, caught: Vec::new(),
     }]
 }
 

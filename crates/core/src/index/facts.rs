@@ -1,0 +1,129 @@
+//! What one file tells the project: compact, and without places, so that few edits change it.
+
+use serde::{Deserialize, Serialize};
+use smol_str::SmolStr;
+
+use crate::model::{Declaration, Kind, Outline, Surface};
+use crate::reading::Language;
+use crate::text::narrow;
+
+/// What one file tells the project.
+#[derive(Clone, Debug, Default, PartialEq, Eq, Hash, Serialize, Deserialize)]
+pub struct FileFacts {
+    /// Its path, relative to the project.
+    pub path: SmolStr,
+    /// The languages that share their types with this file's.
+    pub family: SmolStr,
+    /// Whether it is a header; nothing in languages without headers.
+    pub is_header: Option<bool>,
+    /// The types it declares, and those it extends.
+    pub types: Vec<TypeFacts>,
+    /// In languages with headers and with stubs, what other files may declare as well.
+    pub callables: Vec<CallableFacts>,
+}
+
+/// A type as other files may know it.
+#[derive(Clone, Debug, Default, PartialEq, Eq, Hash, Serialize, Deserialize)]
+pub struct TypeFacts {
+    /// Its name.
+    pub name: SmolStr,
+    /// Owners inside the file and the name, joined by dots.
+    pub qualified: SmolStr,
+    /// Direct supertypes by simple name.
+    pub supertypes: Vec<SmolStr>,
+    /// What it has that a subtype may override.
+    pub members: Vec<MemberFacts>,
+    /// The values of an enumeration, in order.
+    pub values: Vec<SmolStr>,
+    /// It has a doc comment.
+    pub documented: bool,
+}
+
+/// A member of a type.
+#[derive(Clone, Debug, Default, PartialEq, Eq, Hash, Serialize, Deserialize)]
+pub struct MemberFacts {
+    /// Its name.
+    pub name: SmolStr,
+    /// How many parameters it takes; nothing for what is not called.
+    pub arity: Option<u32>,
+    /// It has a doc comment.
+    pub documented: bool,
+}
+
+/// A callable that another file may declare or define.
+#[derive(Clone, Debug, Default, PartialEq, Eq, Hash, Serialize, Deserialize)]
+pub struct CallableFacts {
+    /// Owners and name, joined by dots.
+    pub qualified: SmolStr,
+    /// How many parameters it takes.
+    pub arity: u32,
+    /// It has a doc comment.
+    pub documented: bool,
+}
+
+/// Returns how many parameters a member takes; nothing for what is not called.
+pub(super) fn arity(declaration: &Declaration) -> Option<u32> {
+    declaration.kind.is_callable().then(|| narrow(declaration.signature.parameters.len()))
+}
+
+/// Tells whether another file may declare it too, as far as linkage goes.
+pub(super) fn is_linked(declaration: &Declaration) -> bool {
+    declaration.kind.is_callable() && declaration.surface != Surface::Private && !declaration.unasked
+}
+
+/// Reads the facts of a file off its outline.
+#[must_use]
+pub fn tell(outline: &Outline, language: &Language, path: &str) -> FileFacts {
+    let mut types: Vec<TypeFacts> = Vec::new();
+    let mut place: Vec<Option<usize>> = vec![None; outline.declarations.len()];
+    for (at, declaration) in outline.declarations.iter().enumerate() {
+        if declaration.kind.is_type() || !declaration.supertypes.is_empty() {
+            place[at] = Some(types.len());
+            types.push(TypeFacts {
+                name: SmolStr::new(declaration.name.as_str()),
+                qualified: declaration.qualified.clone(),
+                supertypes: declaration.supertypes.iter().map(|name| SmolStr::new(name.as_str())).collect(),
+                documented: declaration.comment.doc.is_some(),
+                ..TypeFacts::default()
+            });
+            continue;
+        }
+        let owner = declaration.owner.and_then(|owner| place[owner.0 as usize]);
+        let Some(owner) = owner.map(|at| &mut types[at]) else { continue };
+        let name = SmolStr::new(declaration.name.as_str());
+        if declaration.kind == Kind::EnumMember {
+            owner.values.push(name);
+        } else if declaration.kind != Kind::Constructor {
+            let documented = declaration.comment.doc.is_some();
+            owner.members.push(MemberFacts { name, arity: arity(declaration), documented });
+        }
+    }
+    for extension in outline.extensions.iter().filter(|extension| !extension.supertypes.is_empty()) {
+        let name = extension.qualified.rsplit('.').next().unwrap_or_default();
+        types.push(TypeFacts {
+            name: SmolStr::new(name),
+            qualified: extension.qualified.clone(),
+            supertypes: extension.supertypes.iter().map(|name| SmolStr::new(name.as_str())).collect(),
+            ..TypeFacts::default()
+        });
+    }
+    let callables = match language.is_header {
+        None => Vec::new(),
+        Some(_) => outline.declarations.iter().filter(|declaration| is_linked(declaration)).map(callable).collect(),
+    };
+    FileFacts {
+        path: SmolStr::new(path),
+        family: SmolStr::new_static(language.family),
+        is_header: language.is_header.map(|is_header| is_header(path)),
+        types,
+        callables,
+    }
+}
+
+fn callable(declaration: &Declaration) -> CallableFacts {
+    CallableFacts {
+        qualified: declaration.qualified.clone(),
+        arity: narrow(declaration.signature.parameters.len()),
+        documented: declaration.comment.doc.is_some(),
+    }
+}

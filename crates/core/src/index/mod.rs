@@ -1,0 +1,11 @@
+//! What the project knows: which types there are, what they inherit, which header declares what a source
+//! file defines. Each file tells its facts once; the index of all of them answers for every file alike, so that
+//! one file is reviewed as the whole project is.
+//!
+//! `facts` is what one file tells; `project` is all of it, by family of languages.
+
+mod facts;
+mod project;
+
+pub use facts::{CallableFacts, FileFacts, MemberFacts, TypeFacts, tell};
+pub use project::{Family, Index, Member, Owner, Pair};

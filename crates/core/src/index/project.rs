@@ -1,0 +1,210 @@
+//! The facts of all files, by family of languages, and the questions that they answer.
+
+use std::collections::{HashMap, HashSet};
+
+use smol_str::SmolStr;
+
+use super::facts::{self, FileFacts, MemberFacts, TypeFacts};
+use crate::model::{Declaration, Name, Outline, Surface};
+use crate::reading::{Language, Types};
+use crate::text::narrow;
+
+/// What is known of a callable from headers and sources together.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq)]
+pub struct Pair {
+    in_header: bool,
+    documented_in_source: bool,
+}
+
+/// The type that a member is of, whether or not its file declares it.
+#[derive(Clone, Copy, Debug)]
+pub struct Owner<'a> {
+    /// The path of the member's file.
+    pub path: &'a str,
+    /// Owners and name of the type, joined by dots.
+    pub qualified: &'a str,
+    /// Its direct supertypes, as far as this file tells.
+    pub supertypes: &'a [Name],
+}
+
+/// A member that a supertype has.
+#[derive(Clone, Copy, Debug)]
+pub struct Member<'i> {
+    /// The supertype's name.
+    pub owner: &'i str,
+    /// The path of the file that declares it.
+    pub path: &'i str,
+    /// It has a doc comment.
+    pub documented: bool,
+}
+
+/// What is known of the files of languages that share their types.
+#[derive(Debug, Default)]
+pub struct Family {
+    paths: Vec<SmolStr>,
+    /// Each type with the file that declares it.
+    types: Vec<(u32, TypeFacts)>,
+    by_name: HashMap<SmolStr, Vec<u32>>,
+    pairs: HashMap<(SmolStr, u32), Pair>,
+    has_headers: bool,
+}
+
+/// The facts of all files.
+#[derive(Debug, Default)]
+pub struct Index {
+    families: HashMap<SmolStr, Family>,
+    nothing: Family,
+}
+
+impl Index {
+    /// Gathers the facts of files.
+    #[must_use]
+    pub fn of(files: impl IntoIterator<Item = FileFacts>) -> Self {
+        let mut out = Self::default();
+        for file in files {
+            out.families.entry(file.family.clone()).or_default().take(file);
+        }
+        out
+    }
+
+    /// Returns what is known of a language and those that share its types.
+    #[must_use]
+    pub fn family(&self, language: &Language) -> &Family {
+        self.families.get(language.family).unwrap_or(&self.nothing)
+    }
+}
+
+impl Family {
+    fn take(&mut self, file: FileFacts) {
+        let number = narrow(self.paths.len());
+        self.paths.push(file.path);
+        let is_header = file.is_header == Some(true);
+        self.has_headers |= is_header;
+        for declared in file.callables {
+            let pair = self.pairs.entry((declared.qualified, declared.arity)).or_default();
+            pair.in_header |= is_header;
+            pair.documented_in_source |= !is_header && declared.documented;
+        }
+        for facts in file.types {
+            self.by_name.entry(facts.name.clone()).or_default().push(narrow(self.types.len()));
+            self.types.push((number, facts));
+        }
+    }
+
+    fn named<'i>(&'i self, name: &str) -> impl Iterator<Item = (&'i str, &'i TypeFacts)> + use<'i> {
+        let found = self.by_name.get(name).map(Vec::as_slice).unwrap_or_default();
+        found.iter().map(|&at| {
+            let (file, facts) = &self.types[at as usize];
+            (self.paths[*file as usize].as_str(), facts)
+        })
+    }
+
+    /// Tells whether the project declares a type of this name.
+    #[must_use]
+    pub fn has_type(&self, name: &str) -> bool {
+        self.by_name.contains_key(name)
+    }
+
+    /// Returns the values of an enumeration; nothing when there is none, or more than one, of this name.
+    #[must_use]
+    pub fn values(&self, name: &str) -> Option<&[SmolStr]> {
+        let mut found = self.named(name);
+        let (_, facts) = found.next()?;
+        (found.next().is_none() && !facts.values.is_empty()).then_some(facts.values.as_slice())
+    }
+
+    /// Finds the member of a supertype that a member of `owner` overrides.
+    ///
+    /// Supertypes are looked for by simple name, however far up; each name is looked at once, since broken
+    /// code has cycles. Where several types have the name, one that has the member counts.
+    #[must_use]
+    pub fn overridden(&self, owner: Owner<'_>, member: &Declaration) -> Option<Member<'_>> {
+        let arity = facts::arity(member);
+        let is_same = |found: &MemberFacts| {
+            member.name == found.name.as_str() && (found.arity == arity || found.arity.is_none() != arity.is_none())
+        };
+        let mut found = None;
+        self.each_supertype(owner, |path, supertype| {
+            let same = supertype.members.iter().find(|member| is_same(member));
+            found = same.map(|member| Member { owner: &supertype.name, path, documented: member.documented });
+            found.is_some()
+        });
+        found
+    }
+
+    /// Tells whether all supertypes of `owner`, however far up, are declared in the project.
+    #[must_use]
+    pub fn knows_supertypes(&self, owner: Owner<'_>) -> bool {
+        let mut known = true;
+        let own = owner.supertypes.iter().all(|name| self.has_type(name.as_str()));
+        self.each_supertype(owner, |_, supertype| {
+            known &= supertype.supertypes.iter().all(|name| self.has_type(name));
+            !known
+        });
+        own && known
+    }
+
+    /// Calls `each` with every supertype of `owner` that the project declares, until it says to stop.
+    fn each_supertype<'i>(
+        &'i self,
+        owner: Owner<'_>,
+        mut each: impl FnMut(&'i str, &'i TypeFacts) -> bool,
+    ) {
+        let is_owner = |facts: &TypeFacts| facts.qualified == owner.qualified;
+        let mut open: Vec<SmolStr> =
+            owner.supertypes.iter().map(|name| SmolStr::new(name.as_str())).collect();
+        // Parts and extensions of a type may say what it inherits.
+        let name = owner.qualified.rsplit('.').next().unwrap_or_default();
+        for (_, part) in self.named(name).filter(|(_, facts)| is_owner(facts)) {
+            open.extend(part.supertypes.iter().cloned());
+        }
+        let mut seen: HashSet<SmolStr> = open.iter().cloned().collect();
+        while let Some(name) = open.pop() {
+            for (place, supertype) in self.named(&name) {
+                if place == owner.path && is_owner(supertype) {
+                    continue;
+                }
+                if each(place, supertype) {
+                    return;
+                }
+                open.extend(supertype.supertypes.iter().filter(|name| seen.insert((*name).clone())).cloned());
+            }
+        }
+    }
+
+    /// Applies what is known to the outline of a file: one of two comments answers for header and source, the
+    /// header decides how far both can be seen, and handlers of the project's exceptions are understood.
+    pub fn apply(&self, outline: &mut Outline, language: &Language, path: &str) {
+        for declaration in &mut outline.declarations {
+            language.hierarchy.settle(&mut declaration.signature.throws, self);
+        }
+        let Some(is_header) = language.is_header else { return };
+        let header = is_header(path);
+        for declaration in &mut outline.declarations {
+            if !self.has_headers && declaration.surface == Surface::Package && declaration.owner.is_none() {
+                // Without headers, what can be linked is what callers have.
+                declaration.surface = Surface::Public;
+            }
+            if !facts::is_linked(declaration) {
+                continue;
+            }
+            let key = (declaration.qualified.clone(), narrow(declaration.signature.parameters.len()));
+            let Some(pair) = self.pairs.get(&key).filter(|pair| pair.in_header) else { continue };
+            match (header, declaration.comment.doc.is_some()) {
+                (true, false) => declaration.answered |= pair.documented_in_source,
+                (false, false) => declaration.answered = true,
+                (false, true) if declaration.surface == Surface::Package => {
+                    declaration.surface = Surface::Public;
+                }
+                (true | false, true) => {}
+            }
+        }
+    }
+}
+
+impl Types for Family {
+    fn supertypes(&self, name: &str) -> Option<Vec<&str>> {
+        self.has_type(name)
+            .then(|| self.named(name).flat_map(|(_, facts)| &facts.supertypes).map(SmolStr::as_str).collect())
+    }
+}

@@ -1,0 +1,7 @@
+package press;
+
+/** What weighs. */
+public interface Scale {
+    /** Weighs a load. */
+    int weigh(int load);
+}

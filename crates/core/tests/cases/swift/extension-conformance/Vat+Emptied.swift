@@ -1,0 +1,4 @@
+extension Vat: Emptied {
+    public func empty() {}
+    public func rinse() {}
+}
