@@ -7,7 +7,8 @@ use vinequill_core::review::FileReading;
 use vinequill_core::settings::Settings;
 use vinequill_core::text::nearest;
 use vinequill_project::{
-    Configured, Decoded, Found, Left, Reviewed, Selection, Unread, configure, decode, find_files, visit_files, Work,
+    Configured, Decoded, Found, Left, Reviewed, Selection, Unread, Work, configure, decode, find_files,
+    visit_files,
 };
 
 use crate::exit::{Exit, Failure};

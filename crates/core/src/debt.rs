@@ -1,9 +1,9 @@
 //! What a comment owes: which parameters, return values and exceptions it must speak of.
 
+use crate::index::Family;
 use crate::model::{
     Answer, Construction, Declaration, DocComment, EntryKind, Kind, Origin, Signature, Thrown, Variadic,
 };
-use crate::index::Family;
 use crate::notations;
 use crate::pairing::Pairing;
 use crate::reading::{Demand, Hierarchy, Owe};

@@ -6,7 +6,7 @@ use std::sync::Arc;
 
 use crate::draft::{self, Only};
 use crate::index::Index;
-use crate::model::{Declaration, Kind, ParamName};
+use crate::model::{Declaration, Kind, ParamName, State};
 use crate::reading::Parsers;
 use crate::review::{self, FileReading, Standing, Standings};
 use crate::settings::{Config, Overrides, Settings};
@@ -82,13 +82,18 @@ fn reviewed(file: &FileReading<'_>) -> String {
         // Writing to a string cannot fail.
         let _ = writeln!(
             out,
-            "{}:{} {} {} [{}] {}",
+            "{}:{} {} {} [{}] {}{}",
             at.line,
             at.column,
             finding.level.as_str(),
             finding.raw.rule,
             finding.raw.subject,
-            finding.raw.message
+            finding.raw.message,
+            if let State::Waived(reason) = &finding.state {
+                format!(" (waived: {reason})")
+            } else {
+                String::new()
+            }
         );
     }
     out

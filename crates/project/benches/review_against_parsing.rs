@@ -36,7 +36,9 @@ fn main() {
         let (mut parsing, mut reviewing) = (Vec::new(), Vec::new());
         for _ in 0..ROUNDS {
             parsing.push(timed(|| parse(&files, &settings)));
-            reviewing.push(timed(|| review_files(Work { files: &files, around: &[], settings: &settings, jobs: WORKERS }).len()));
+            reviewing.push(timed(|| {
+                review_files(Work { files: &files, around: &[], settings: &settings, jobs: WORKERS }).len()
+            }));
         }
         let (parsing, reviewing) = (median(parsing), median(reviewing));
         report(language.label, bytes, (parsing, reviewing));

@@ -188,6 +188,9 @@ fn look<'a>(
     let bytes = source.text().len() as u64;
     let looked = if !told {
         Looked::Around
+    } else if !file.named && is_generated(&decoded.text) {
+        // What is generated is part of the project all the same.
+        Looked::Unread(Unread::Generated)
     } else if kept.fetch_add(bytes, Ordering::Relaxed) + bytes <= KEPT_BYTES {
         Looked::Waiting(Box::new(Waiting { reading, decoded }))
     } else {
@@ -227,16 +230,13 @@ fn guarded<T>(
     })
 }
 
-/// Reads a file from disk, unless it is marked as generated.
+/// Reads a file from disk.
 fn load(file: &Found, settings: &Settings) -> Result<(Decoded, Source), Unread> {
     let label = settings.language(file.language.id).encoding.as_deref();
     let decoded = match &file.given {
         Some(given) => given.clone(),
         None => read(&file.path, settings.max_file_size, label).map_err(Unread::Failed)?,
     };
-    if !file.named && is_generated(&decoded.text) {
-        return Err(Unread::Generated);
-    }
     let source = Source::new(&file.shown, &decoded.text);
     Ok((decoded, source))
 }

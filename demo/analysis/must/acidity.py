@@ -63,6 +63,18 @@ class Titration:
         """Whether the colour turned."""
         return bool(self.drops)
 
+    def blend(self, other, share):
+        """Blend with another sample.
+
+        Paramters
+        ---------
+        other : Acidity
+            What is added.
+        share : float
+            How much of the whole is the other.
+        """
+        self.drops.extend(drop * share for drop in other.drops)
+
     def reset(self):
         """Start anew.
 

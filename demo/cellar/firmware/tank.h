@@ -87,6 +87,15 @@ CELLAR_API bool tank_watch(int number, double level, tank_reached reached);
 
 CELLAR_API void tank_close(void);
 
+/**
+ * Tells what a tank is doing.
+ *
+ * @param[out] number which tank
+ * @retval TANK_IDLE nothing moves
+ * @retval TANK_FILLING must comes in
+ */
+CELLAR_API enum tank_state tank_does(int number);
+
 #ifdef __cplusplus
 }
 #endif

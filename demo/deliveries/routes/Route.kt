@@ -52,7 +52,7 @@ class Route<T>(val van: String, val stops: List<Stop>) {
 /** Where a van stops. */
 data class Stop(val street: String, val crates: Int)
 
-/** How a delivery ended. */
+/** The outcome. */
 enum class Outcome {
     DELIVERED,
     NOBODY_HOME,

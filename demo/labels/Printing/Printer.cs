@@ -89,6 +89,14 @@ public sealed class RollPrinter : IPrinter, IDisposable
     }
 
     public void Dispose() { }
+
+    /// <summary>Winds on <paramref name="lenght"/> millimetres of paper & stops.</summary>
+    /// <param name="length">In millimetres.</param>
+    public void Wind(int length) => left -= length / 80;
+
+    /// <summary>Forgets <paramref name="copy"/> copies that were printed twice.</summary>
+    /// <param name="copies">How many.</param>
+    public void Forget(int copies) => left += copies;
 }
 
 /// <summary>There is less paper than needed.</summary>

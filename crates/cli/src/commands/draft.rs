@@ -110,8 +110,8 @@ impl Draft {
         if aims.is_empty() {
             aims.push(Aim::All);
         }
-        let mut visited = session
-            .visit(&self.common, |_, reading, decoded| self.draft_file(reading, decoded, &aims))?;
+        let mut visited =
+            session.visit(&self.common, |_, reading, decoded| self.draft_file(reading, decoded, &aims))?;
         let exit = session.complain(visited.unread.iter());
         let Some(outcome) = visited.files.pop() else { return Ok(exit) };
         for remark in &outcome.remarks {

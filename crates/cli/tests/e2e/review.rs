@@ -182,11 +182,11 @@ fn the_configured_notation_is_used_for_comments_that_do_not_tell() {
 }
 
 const HEADER: &str = "\
-/** Opens a tank.\n * @param number which\n */\nvoid tank_open(int number);\nvoid tank_shut(int number, int hard);\nint tank_level(int number);\n";
+/** Opens its door.\n * @param number which\n */\nvoid tank_open(int number);\nvoid tank_shut(int number, int hard);\nint tank_level(int number);\n";
 const SOURCE: &str = "\
 #include \"tank.h\"
 void tank_open(int number) {}
-/** Shuts a tank.
+/** Closes its door.
  * @param number which
  */
 void tank_shut(int number, int hard) {}

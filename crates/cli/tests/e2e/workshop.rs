@@ -85,10 +85,10 @@ impl Workshop {
 
 /// A class with one fault: an entry that names no parameter.
 pub(crate) const FAULTY: &str = "\
-/** A scale. */
+/** A frame. */
 public class Scale {
     /**
-     * Weighs a crate.
+     * Checks a crate.
      *
      * @param laod in kg
      */
@@ -98,10 +98,10 @@ public class Scale {
 
 /// The same class without the fault.
 pub(crate) const CLEAN: &str = "\
-/** A scale. */
+/** A frame. */
 public class Scale {
     /**
-     * Weighs a crate.
+     * Checks a crate.
      *
      * @param load in kg
      */

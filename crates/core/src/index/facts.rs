@@ -109,7 +109,9 @@ pub fn tell(outline: &Outline, language: &Language, path: &str) -> FileFacts {
     }
     let callables = match language.is_header {
         None => Vec::new(),
-        Some(_) => outline.declarations.iter().filter(|declaration| is_linked(declaration)).map(callable).collect(),
+        Some(_) => {
+            outline.declarations.iter().filter(|declaration| is_linked(declaration)).map(callable).collect()
+        }
     };
     FileFacts {
         path: SmolStr::new(path),

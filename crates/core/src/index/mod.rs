@@ -8,4 +8,4 @@ mod facts;
 mod project;
 
 pub use facts::{CallableFacts, FileFacts, MemberFacts, TypeFacts, tell};
-pub use project::{Family, Index, Member, Owner, Pair};
+pub use project::{Family, Index, Lookup, Member, Owner, Pair};

@@ -121,7 +121,8 @@ impl Family {
     pub fn overridden(&self, owner: Owner<'_>, member: &Declaration) -> Option<Member<'_>> {
         let arity = facts::arity(member);
         let is_same = |found: &MemberFacts| {
-            member.name == found.name.as_str() && (found.arity == arity || found.arity.is_none() != arity.is_none())
+            member.name == found.name.as_str()
+                && (found.arity == arity || found.arity.is_none() != arity.is_none())
         };
         let mut found = None;
         self.each_supertype(owner, |path, supertype| {
@@ -145,11 +146,7 @@ impl Family {
     }
 
     /// Calls `each` with every supertype of `owner` that the project declares, until it says to stop.
-    fn each_supertype<'i>(
-        &'i self,
-        owner: Owner<'_>,
-        mut each: impl FnMut(&'i str, &'i TypeFacts) -> bool,
-    ) {
+    fn each_supertype<'i>(&'i self, owner: Owner<'_>, mut each: impl FnMut(&'i str, &'i TypeFacts) -> bool) {
         let is_owner = |facts: &TypeFacts| facts.qualified == owner.qualified;
         let mut open: Vec<SmolStr> =
             owner.supertypes.iter().map(|name| SmolStr::new(name.as_str())).collect();
@@ -206,5 +203,48 @@ impl Types for Family {
     fn supertypes(&self, name: &str) -> Option<Vec<&str>> {
         self.has_type(name)
             .then(|| self.named(name).flat_map(|(_, facts)| &facts.supertypes).map(SmolStr::as_str).collect())
+    }
+}
+
+/// Whether a type has a member.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub enum Lookup {
+    /// It has.
+    Found,
+    /// It surely has not; these are the members that it has.
+    Absent(Vec<SmolStr>),
+    /// The type, or one it inherits from, is not of this project, or several have its name.
+    Unknown,
+}
+
+impl Family {
+    /// Tells whether the type of a simple name has a member, inherited ones included.
+    #[must_use]
+    pub fn member(&self, ty: &str, member: &str) -> Lookup {
+        let mut found = self.named(ty);
+        let Some((path, first)) = found.next() else { return Lookup::Unknown };
+        // Parts of one type are one; others of the same name make it uncertain.
+        if found.any(|(_, other)| other.qualified != first.qualified) {
+            return Lookup::Unknown;
+        }
+        let supertypes: Vec<Name> = first.supertypes.iter().map(|name| Name::new(name)).collect();
+        let owner = Owner { path, qualified: &first.qualified, supertypes: &supertypes };
+        if !self.knows_supertypes(owner) {
+            return Lookup::Unknown;
+        }
+        let mut names: Vec<SmolStr> = Vec::new();
+        let mut take = |facts: &TypeFacts| {
+            names.extend(facts.members.iter().map(|member| member.name.clone()));
+            names.extend(facts.values.iter().cloned());
+        };
+        self.named(ty).for_each(|(_, part)| take(part));
+        self.each_supertype(owner, |_, supertype| {
+            take(supertype);
+            false
+        });
+        // Types inside it are members as well.
+        let inner = format!("{}.{member}", first.qualified);
+        let nested = self.named(member).any(|(_, facts)| facts.qualified == inner);
+        if nested || names.iter().any(|name| name == member) { Lookup::Found } else { Lookup::Absent(names) }
     }
 }

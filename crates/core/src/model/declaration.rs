@@ -71,36 +71,38 @@ impl Kind {
         }
     }
 
+    /// All kinds.
+    pub const ALL: [Self; 24] = [
+        Self::File,
+        Self::Package,
+        Self::Module,
+        Self::Class,
+        Self::Interface,
+        Self::Struct,
+        Self::Enum,
+        Self::Trait,
+        Self::Record,
+        Self::Object,
+        Self::Union,
+        Self::Function,
+        Self::Method,
+        Self::Constructor,
+        Self::Property,
+        Self::Field,
+        Self::Constant,
+        Self::EnumMember,
+        Self::TypeAlias,
+        Self::Macro,
+        Self::Event,
+        Self::Delegate,
+        Self::Operator,
+        Self::Program,
+    ];
+
     /// Finds the kind that a word names.
     #[must_use]
     pub fn find(word: &str) -> Option<Self> {
-        const ALL: [Kind; 24] = [
-            Kind::File,
-            Kind::Package,
-            Kind::Module,
-            Kind::Class,
-            Kind::Interface,
-            Kind::Struct,
-            Kind::Enum,
-            Kind::Trait,
-            Kind::Record,
-            Kind::Object,
-            Kind::Union,
-            Kind::Function,
-            Kind::Method,
-            Kind::Constructor,
-            Kind::Property,
-            Kind::Field,
-            Kind::Constant,
-            Kind::EnumMember,
-            Kind::TypeAlias,
-            Kind::Macro,
-            Kind::Event,
-            Kind::Delegate,
-            Kind::Operator,
-            Kind::Program,
-        ];
-        ALL.into_iter().find(|kind| kind.as_str() == word)
+        Self::ALL.into_iter().find(|kind| kind.as_str() == word)
     }
 
     /// Tells whether it is a type.

@@ -69,6 +69,21 @@ pub(super) fn is_title(text: &str) -> bool {
     TITLES.iter().any(|(known, ..)| *known == lower)
 }
 
+/// Returns what a heading was meant to say that is read as `title` and is not written as any; nothing where it
+/// is written right.
+#[must_use]
+pub fn heading_meant(written: &str, title: &str) -> Option<String> {
+    let bare = written.trim().trim_end_matches(':').trim();
+    let lower = bare.to_lowercase();
+    if is_title(bare) || bare.is_empty() {
+        return None;
+    }
+    // Of the spellings of a title the nearest was meant.
+    let spellings = TITLES.iter().filter(|(_, of, _)| *of == title).map(|(known, ..)| *known);
+    let meant = nearest(&lower, spellings)?;
+    Some(meant[..1].to_uppercase() + &meant[1..])
+}
+
 /// Finds the title of entries that a misspelt heading is near to.
 pub(super) fn near_title(text: &str) -> Option<(&'static str, Option<EntryKind>)> {
     if !text.starts_with(char::is_uppercase) || text.len() > 24 || text.len() < 4 || text.contains(' ') {

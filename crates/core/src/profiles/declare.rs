@@ -444,7 +444,8 @@ impl Build<'_> {
                 origin: Origin::Body,
                 leaves: if guarded[id] { Answer::Unknown } else { Answer::Yes },
                 exempt: false,
-                condition: None, caught: Vec::new(),
+                condition: None,
+                caught: Vec::new(),
             });
         }
         for declaration in &mut self.outline.declarations {

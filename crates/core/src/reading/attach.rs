@@ -27,8 +27,34 @@ impl Custom {
     }
 }
 
+/// What opens a line of a comment that speaks to this program.
+pub const INSTRUCTION: &str = "vinequill:";
+
+/// Takes lines that speak to this program out of the comments, before anything else reads them; a comment of
+/// nothing else is none, and parts nothing.
+fn withdraw_instructions(outline: &mut Outline, source: &Source) {
+    if memchr::memmem::find(source.text().as_bytes(), INSTRUCTION.as_bytes()).is_none() {
+        return;
+    }
+    for comment in &mut outline.comments {
+        if !source.slice(comment.span).contains(INSTRUCTION) {
+            continue;
+        }
+        comment.lines.retain(|&line| !source.slice(line).trim_start().starts_with(INSTRUCTION));
+        if comment.lines.iter().all(|&line| source.slice(line).trim().is_empty()) {
+            comment.doc = false;
+            comment.standing = Doc::Directive;
+        }
+    }
+    for declaration in &mut outline.declarations {
+        let says_nothing = |id: &mut CommentId| outline.comments[id.0 as usize].standing == Doc::Directive;
+        declaration.comment.doc.take_if(says_nothing);
+    }
+}
+
 /// Attaches the comments of an outline to its declarations.
 pub fn attach(outline: &mut Outline, source: &Source, custom: Custom) {
+    withdraw_instructions(outline, source);
     attach_back(outline, source);
     let mut found: Vec<(usize, Attached)> = Vec::new();
     for (at, declaration) in outline.declarations.iter().enumerate() {

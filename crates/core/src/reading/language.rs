@@ -112,6 +112,15 @@ pub trait Reader: Sync {
 /// (numbers widen), types of different families always do.
 pub type TypeWords = &'static [(&'static str, &'static str)];
 
+/// What code and comment must say of each other when something is deprecated.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub struct Deprecation {
+    /// The comment says it when the code does.
+    pub comment_follows: bool,
+    /// The code says it when the comment does.
+    pub code_follows: bool,
+}
+
 /// A language that can be read.
 pub struct Language {
     /// Its id in configuration and output.
@@ -142,6 +151,8 @@ pub struct Language {
     pub doc_mark: &'static str,
     /// Whether any argument may be left out, so that a mark that says so is never wrong.
     pub any_optional: bool,
+    /// What code and comment say of each other when something is deprecated.
+    pub deprecation: Deprecation,
     /// Whether the summary customarily begins with the declaration's name.
     pub opens_with_name: bool,
     /// Whether a doc comment between annotations and the name is dropped.
@@ -185,6 +196,7 @@ impl Language {
             place: CommentPlace::Above,
             doc_mark: "/**",
             any_optional: false,
+            deprecation: Deprecation { comment_follows: false, code_follows: false },
             opens_with_name: false,
             drops_after_annotations: false,
             is_header: None,

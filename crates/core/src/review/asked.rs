@@ -88,6 +88,12 @@ impl Standings {
         self.surfaces[id.0 as usize]
     }
 
+    /// Tells whether a declaration overrides a member of a supertype, marked or not.
+    #[must_use]
+    pub fn overrides(&self, id: DeclId) -> bool {
+        self.overriding[id.0 as usize]
+    }
+
     /// Returns why nothing is asked of a declaration, where an excuse applies.
     #[must_use]
     pub fn excuse(&self, id: DeclId) -> Option<Excuse> {

@@ -2,6 +2,7 @@
 
 use smol_str::SmolStr;
 
+use super::waivers::Waivers;
 use super::{FileReading, Standing, Standings};
 use crate::debt::{Debt, Debtor};
 use crate::model::{
@@ -64,7 +65,8 @@ pub fn review<'a>(file: &'a FileReading<'_>) -> FileReview<'a> {
         match (file.doc(id), &examined) {
             (Some(doc), Some(examined)) => {
                 let asked = standings.is_asked(file, id);
-                plan.check_comment((&context, id), (doc, examined), asked, &mut raw);
+                let stand = Stand { asked, overrides: standings.overrides(id) };
+                plan.check_comment((&context, id), (doc, examined), stand, &mut raw);
             }
             _ if standing == Standing::Asked => check_uncommented(&Asking { file: &context, id }, &mut raw),
             _ => {}
@@ -72,8 +74,11 @@ pub fn review<'a>(file: &'a FileReading<'_>) -> FileReview<'a> {
         let incomplete = raw[from..].iter().any(|finding| plan.makes_incomplete(finding));
         seen.push(Seen { id, standing, examined, incomplete });
     }
-    check_file(&context, &mut raw);
+    if !file.skipped {
+        check_file(&context, &mut raw);
+    }
     let mut findings: Vec<Finding> = raw.into_iter().filter_map(|raw| levelled(file, raw)).collect();
+    Waivers::of(file).apply(file, &mut findings);
     findings.sort_by(|a, b| {
         (a.raw.span.start, a.raw.rule, &a.raw.subject).cmp(&(b.raw.span.start, b.raw.rule, &b.raw.subject))
     });
@@ -185,6 +190,13 @@ fn class_doc<'a>(file: &'a FileReading<'_>, declaration: &Declaration) -> Option
     file.doc(owner).filter(|_| shares)
 }
 
+/// How a declaration stands, as far as rules on its comment hang on it.
+#[derive(Clone, Copy)]
+struct Stand {
+    asked: bool,
+    overrides: bool,
+}
+
 /// A rule that is checked on comments.
 struct Planned {
     rule: &'static Rule,
@@ -222,16 +234,16 @@ impl Plan {
         &self,
         (file, id): (&FileContext<'_>, DeclId),
         (doc, examined): (&DocComment, &Examined<'_>),
-        asked: bool,
+        stand: Stand,
         raw: &mut Vec<RawFinding>,
     ) {
         let declaration = file.outline.declaration(id);
         let types_known = !declaration.signature.type_parameters.is_empty() || doc.has(EntryKind::TypeParam);
         let paired = (examined.known || types_known).then_some((examined.signature, &examined.pairing));
-        let context = Context { file, id, doc, paired, debt: &examined.debt };
+        let context = Context { file, id, doc, paired, debt: &examined.debt, overrides: stand.overrides };
         for planned in &self.0 {
             // Where the constructor is not known, only type parameters can be checked.
-            if (planned.limited && !asked) || (planned.of_params && !examined.known) {
+            if (planned.limited && !stand.asked) || (planned.of_params && !examined.known) {
                 continue;
             }
             (planned.check)(&context, &mut Findings::new(planned.rule.id, Some(id), raw));
@@ -249,7 +261,9 @@ fn check_uncommented(asking: &Asking<'_>, raw: &mut Vec<RawFinding>) {
 
 fn check_file(file: &FileContext<'_>, raw: &mut Vec<RawFinding>) {
     for rule in rules::ALL {
-        if let Check::File(check) = rule.check {
+        if let Check::File(check) = rule.check
+            && file.settings.level(rule.id) != Level::None
+        {
             check(file, &mut Findings::new(rule.id, None, raw));
         }
     }

@@ -6,6 +6,7 @@
 mod asked;
 mod file;
 mod reading;
+mod waivers;
 
 pub use asked::{Standing, Standings};
 pub use file::{Examined, FileReview, Seen, examine, review, signature_of, undocumented_debt};

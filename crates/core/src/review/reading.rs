@@ -4,13 +4,14 @@ use std::cell::OnceCell;
 use std::collections::HashMap;
 use std::sync::Arc;
 
+use super::waivers;
 use crate::index::{self, Family, FileFacts, Index};
 use crate::languages;
 use crate::model::{
     CommentId, Construction, DeclId, Dialect, DocComment, EntryKind, NotationId, Outline, Signature,
 };
 use crate::notations::{self, Lines};
-use crate::reading::{Language, Parsers};
+use crate::reading::{INSTRUCTION, Language, Parsers};
 use crate::rules::FileContext;
 use crate::settings::{LanguageSettings, Settings};
 use crate::text::{Source, Span};
@@ -27,6 +28,8 @@ pub struct FileReading<'a> {
     pub outline: Outline,
     /// The notation of comments that do not tell, and of drafts.
     pub notation: NotationId,
+    /// The source says to leave the whole file out.
+    pub skipped: bool,
     /// What the project knows.
     index: Arc<Index>,
     docs: HashMap<CommentId, DocComment>,
@@ -86,7 +89,7 @@ impl<'a> FileReading<'a> {
         };
         let mut docs: HashMap<CommentId, DocComment> = evident.iter().map(read).collect();
         reconcile(&mut outline, &mut docs, source, language);
-        Self {
+        let mut file = Self {
             source: source.clone(),
             language,
             settings,
@@ -95,7 +98,12 @@ impl<'a> FileReading<'a> {
             index: Arc::default(),
             docs,
             habits: OnceCell::new(),
+            skipped: false,
+        };
+        if memchr::memmem::find(source.text().as_bytes(), INSTRUCTION.as_bytes()).is_some() {
+            file.skipped = waivers::skip(&mut file);
         }
+        file
     }
 
     /// Returns what the file tells the others.

@@ -12,6 +12,7 @@ pub(super) static MISSING: Rule = Rule {
     why: "It stands without a word in every list, hover and page.",
     example: Example {
         language: "java",
+        config: "",
         before: "/** A scale. */\npublic class Scale {\n    public void tare() {}\n}\n",
         after: "/** A scale. */\npublic class Scale {\n    /** Sets the empty crate as zero. */\n    public void tare() {}\n}\n",
     },
@@ -25,6 +26,7 @@ pub(super) static DETACHED: Rule = Rule {
     why: "It is there in the source and missing everywhere else.",
     example: Example {
         language: "java",
+        config: "",
         before: "/** A scale. */\npublic class Scale {\n    @Deprecated\n    /** Sets the empty crate as zero. */\n    public void tare() {}\n}\n",
         after: "/** A scale. */\npublic class Scale {\n    /** Sets the empty crate as zero. */\n    @Deprecated\n    public void tare() {}\n}\n",
     },
@@ -38,6 +40,7 @@ pub(super) static ORDINARY: Rule = Rule {
     why: "Somebody wrote the explanation, and callers never see it.",
     example: Example {
         language: "java",
+        config: "",
         before: "/** A scale. */\npublic class Scale {\n    // Sets the empty crate as zero.\n    public void tare() {}\n}\n",
         after: "/** A scale. */\npublic class Scale {\n    /** Sets the empty crate as zero. */\n    public void tare() {}\n}\n",
     },
@@ -51,6 +54,7 @@ pub(super) static EMPTY: Rule = Rule {
     why: "It looks documented and says nothing.",
     example: Example {
         language: "java",
+        config: "",
         before: "/** A scale. */\npublic class Scale {\n    /** */\n    public void tare() {}\n}\n",
         after: "/** A scale. */\npublic class Scale {\n    /** Sets the empty crate as zero. */\n    public void tare() {}\n}\n",
     },
@@ -64,6 +68,7 @@ pub(super) static STRAY: Rule = Rule {
     why: "Readers drop it; it is either misplaced, or an ordinary comment in the wrong dress.",
     example: Example {
         language: "java",
+        config: "",
         before: "/** A scale. */\npublic class Scale {\n    /** Sets the empty crate as zero. */\n    public void tare() {\n        /** Not yet. */\n        return;\n    }\n}\n",
         after: "/** A scale. */\npublic class Scale {\n    /** Sets the empty crate as zero. */\n    public void tare() {\n        // Not yet.\n        return;\n    }\n}\n",
     },

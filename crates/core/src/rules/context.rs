@@ -56,6 +56,8 @@ pub struct Context<'a> {
     pub paired: Option<(&'a Signature, &'a Pairing)>,
     /// What it owes.
     pub debt: &'a Debt,
+    /// The declaration overrides a member of a supertype, marked or not.
+    pub overrides: bool,
 }
 
 impl<'a> Context<'a> {

@@ -4,9 +4,17 @@
 
 mod comment;
 mod context;
+mod deprecated;
+mod example;
+mod file;
+mod layout;
+mod leftover;
+mod markup;
 mod named;
+mod notation;
 mod param;
 mod parse;
+mod reference;
 mod returns;
 mod rule;
 mod summary;
@@ -14,10 +22,13 @@ mod tag;
 mod text;
 mod throws;
 mod typeparam;
+mod visible;
+mod waiver;
 mod yields;
 
 pub use context::{Asking, Context, FileContext, Findings};
 pub use rule::{Check, Example, Rule};
+pub(crate) use waiver::UNUSED;
 
 use crate::model::{Level, RuleId};
 
@@ -28,6 +39,20 @@ pub static ALL: &[&Rule] = &[
     &comment::MISSING,
     &comment::ORDINARY,
     &comment::STRAY,
+    &deprecated::MISMATCH,
+    &example::MISSING,
+    &file::HEADER,
+    &layout::GAP,
+    &layout::LATE_TEXT,
+    &leftover::CODE,
+    &leftover::TODO,
+    &markup::HTML,
+    &markup::INLINE,
+    &markup::SECTION,
+    &markup::XML,
+    &notation::MIXED,
+    &notation::OTHER,
+    &param::DIRECTION,
     &param::ECHO,
     &param::EMPTY,
     &param::MISSING,
@@ -38,18 +63,28 @@ pub static ALL: &[&Rule] = &[
     &param::UNKNOWN,
     &param::UNTYPED,
     &parse::PARTIAL,
+    &reference::BROKEN,
+    &reference::INHERIT,
     &returns::ECHO,
     &returns::EMPTY,
     &returns::MISSING,
     &returns::REPEATED,
     &returns::TYPE,
     &returns::UNEXPECTED,
+    &returns::VALUES,
+    &summary::ECHO,
+    &summary::ENDING,
     &summary::MISSING,
+    &summary::OPENING,
+    &tag::ORDER,
+    &tag::REQUIRED,
     &tag::UNKNOWN,
     &text::PLACEHOLDER,
+    &text::SPELLING,
     &throws::EMPTY,
     &throws::GUARD,
     &throws::MISSING,
+    &throws::ORDER,
     &throws::PANICS,
     &throws::REPEATED,
     &throws::UNKNOWN,
@@ -58,6 +93,7 @@ pub static ALL: &[&Rule] = &[
     &typeparam::ORDER,
     &typeparam::REPEATED,
     &typeparam::UNKNOWN,
+    &UNUSED,
     &yields::MISSING,
     &yields::UNEXPECTED,
 ];

@@ -5,7 +5,7 @@ use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::model::{EntryKind, Level, Parameter, RuleId};
 use crate::pairing::Match;
-use crate::text::split_words;
+use crate::text::{Span, split_words};
 use crate::types;
 
 pub(super) static MISSING: Rule = Rule {
@@ -15,6 +15,7 @@ pub(super) static MISSING: Rule = Rule {
     why: "Whoever calls it has to guess what to pass, or read the body.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n */\npublic void weigh(double load, int crate) {}\n",
         after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n * @param crate the tag of the crate\n */\npublic void weigh(double load, int crate) {}\n",
     },
@@ -28,6 +29,7 @@ pub(super) static UNKNOWN: Rule = Rule {
     why: "It describes something that is not there: left over from a rename, or misspelt.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @param laod the load in kg\n */\npublic void weigh(double load) {}\n",
         after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n */\npublic void weigh(double load) {}\n",
     },
@@ -41,6 +43,7 @@ pub(super) static REPEATED: Rule = Rule {
     why: "Readers see one of them, and nobody knows which one is right.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n * @param load the load in g\n */\npublic void weigh(double load) {}\n",
         after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n */\npublic void weigh(double load) {}\n",
     },
@@ -54,6 +57,7 @@ pub(super) static ORDER: Rule = Rule {
     why: "Callers read the entries along with the call, from left to right.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @param crate the tag of the crate\n * @param load the load in kg\n */\npublic void weigh(double load, int crate) {}\n",
         after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n * @param crate the tag of the crate\n */\npublic void weigh(double load, int crate) {}\n",
     },
@@ -67,6 +71,7 @@ pub(super) static EMPTY: Rule = Rule {
     why: "It looks documented and tells nothing that the signature does not.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @param load\n */\npublic void weigh(double load) {}\n",
         after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n */\npublic void weigh(double load) {}\n",
     },
@@ -80,6 +85,7 @@ pub(super) static ECHO: Rule = Rule {
     why: "The reader knows no more than before: say the unit, the range, or what it is for.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @param netWeight the net weight\n */\npublic void weigh(double netWeight) {}\n",
         after: "/**\n * Weighs a crate.\n *\n * @param netWeight without the crate itself, in kg\n */\npublic void weigh(double netWeight) {}\n",
     },
@@ -93,6 +99,7 @@ pub(super) static TYPE: Rule = Rule {
     why: "One of the two is wrong, and callers believe the comment.",
     example: Example {
         language: "python",
+        config: "",
         before: "def weigh(load: int):\n    \"\"\"Weigh a crate.\n\n    Args:\n        load (str): what it weighs in kg\n    \"\"\"\n",
         after: "def weigh(load: int):\n    \"\"\"Weigh a crate.\n\n    Args:\n        load (int): what it weighs in kg\n    \"\"\"\n",
     },
@@ -106,6 +113,7 @@ pub(super) static OPTIONAL: Rule = Rule {
     why: "A caller who leaves it out gets an error, or another value than the one promised.",
     example: Example {
         language: "python",
+        config: "",
         before: "def weigh(load, tare=2):\n    \"\"\"Weigh a crate.\n\n    Args:\n        load (int, optional): what it weighs in kg\n        tare (int): of the crate, in kg\n    \"\"\"\n",
         after: "def weigh(load, tare=2):\n    \"\"\"Weigh a crate.\n\n    Args:\n        load (int): what it weighs in kg\n        tare (int, optional): of the crate, in kg\n    \"\"\"\n",
     },
@@ -119,11 +127,74 @@ pub(super) static UNTYPED: Rule = Rule {
     why: "Callers cannot tell what is accepted.",
     example: Example {
         language: "python",
+        config: "",
         before: "def weigh(load):\n    \"\"\"Weigh a crate.\n\n    Args:\n        load: what it weighs in kg\n    \"\"\"\n",
         after: "def weigh(load):\n    \"\"\"Weigh a crate.\n\n    Args:\n        load (int): what it weighs in kg\n    \"\"\"\n",
     },
     check: Check::Comment(untyped),
 };
+
+pub(super) static DIRECTION: Rule = Rule {
+    id: RuleId::new("param.direction"),
+    level: Level::Warning,
+    says: "an entry is marked as one that is written to, and the parameter is a value or points to what is constant",
+    why: "A caller waits for a result that can never arrive there.",
+    example: Example {
+        language: "c",
+        config: "",
+        before: "/**\n * Weighs a crate.\n *\n * @param[out] load the load in kg\n */\nvoid weigh(int load);\n",
+        after: "/**\n * Weighs a crate.\n *\n * @param[out] load the load in kg\n */\nvoid weigh(int *load);\n",
+    },
+    check: Check::Comment(direction),
+};
+
+fn direction(context: &Context<'_>, findings: &mut Findings<'_>) {
+    each_matched(context, |parameter, entry, name| {
+        let (Some(ty), Some(first)) = (parameter.ty, entry.name()) else { return };
+        let mark = context.slice(Span::new(entry.tag.start, first.span.start.max(entry.tag.start)));
+        let direction =
+            mark.split_once('[').and_then(|(_, rest)| rest.split_once(']')).map(|(inner, _)| inner);
+        if !direction.is_some_and(|direction| direction.contains("out")) {
+            return;
+        }
+        // All between the commas around it: qualifiers, pointers and brackets on either side of the name.
+        let text = context.file.source.text();
+        let before = text[..ty.start as usize].rfind(['(', ',']).map_or(0, |at| at + 1);
+        let end = parameter.span.end.max(ty.end) as usize;
+        let behind = text[end..].find([',', ')']).map_or(text.len(), |at| end + at);
+        let whole = text[before..behind].trim();
+        let written = whole.contains(['*', '&', '[', '^']);
+        let pointers = whole.matches(['*', '&', '[']).count();
+        let constant = pointers == 1
+            && (whole.starts_with("const ")
+                || whole.split(['*', '&']).next().is_some_and(|ty| ty.trim_end().ends_with(" const")));
+        // A type with a name of its own may be a pointer.
+        let plain = is_plain_value(context.slice(ty));
+        let reason = match (written, constant) {
+            (true, true) => "points to what is constant",
+            (false, _) if plain => "is passed by value",
+            _ => return,
+        };
+        let message =
+            format!("`{}` is marked as written to and {reason}; correct the mark, or the type", name.name);
+        findings
+            .report(name.span, name.name.as_str(), message)
+            .related(parameter.span, "the parameter")
+            .done();
+    });
+}
+
+/// Tells whether a type is a number, a truth value or an enumeration by its own words.
+fn is_plain_value(ty: &str) -> bool {
+    const WORDS: &[&str] = &[
+        "int", "unsigned", "signed", "long", "short", "char", "float", "double", "bool", "_Bool", "size_t",
+        "enum", "const", "volatile", "int8_t", "int16_t", "int32_t", "int64_t", "uint8_t", "uint16_t",
+        "uint32_t", "uint64_t", "ssize_t",
+    ];
+    let mut words = ty.split_whitespace();
+    words.next().is_some_and(|first| WORDS.contains(&first))
+        && (ty.starts_with("enum ") || words.all(|word| WORDS.contains(&word)))
+}
 
 /// Calls `each` with every parameter that has an entry of its own.
 fn each_matched<'a>(

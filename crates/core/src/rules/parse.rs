@@ -11,6 +11,7 @@ pub(super) static PARTIAL: Rule = Rule {
     why: "Silence about it would look like a clean review.",
     example: Example {
         language: "java",
+        config: "",
         before: "/** A scale. */\npublic class Scale {\n    int load = = 3;\n}\n",
         after: "/** A scale. */\nclass Scale {\n    int load = 3;\n}\n",
     },

@@ -13,6 +13,7 @@ pub(super) static MISSING: Rule = Rule {
     why: "Callers cannot tell what the value means, or what it is in special cases.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @param crate the tag of the crate\n */\npublic int weigh(int crate) { return 0; }\n",
         after: "/**\n * Weighs a crate.\n *\n * @param crate the tag of the crate\n * @return the net load in kg\n */\npublic int weigh(int crate) { return 0; }\n",
     },
@@ -26,6 +27,7 @@ pub(super) static UNEXPECTED: Rule = Rule {
     why: "It promises something that callers will look for in vain.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @return the net load in kg\n */\npublic void weigh() {}\n",
         after: "/**\n * Weighs a crate.\n */\npublic void weigh() {}\n",
     },
@@ -39,6 +41,7 @@ pub(super) static REPEATED: Rule = Rule {
     why: "Readers see one of them, and nobody knows which one is right.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @return the net load in kg\n * @return the gross load in kg\n */\npublic int weigh() { return 0; }\n",
         after: "/**\n * Weighs a crate.\n *\n * @return the net load in kg\n */\npublic int weigh() { return 0; }\n",
     },
@@ -52,6 +55,7 @@ pub(super) static EMPTY: Rule = Rule {
     why: "It looks documented and tells nothing.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @return\n */\npublic int weigh() { return 0; }\n",
         after: "/**\n * Weighs a crate.\n *\n * @return the net load in kg\n */\npublic int weigh() { return 0; }\n",
     },
@@ -65,6 +69,7 @@ pub(super) static ECHO: Rule = Rule {
     why: "The reader knows no more than before: say the unit, or what the value is in special cases.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @return the int\n */\npublic int weigh() { return 0; }\n",
         after: "/**\n * Weighs a crate.\n *\n * @return the net load in kg, 0 for an empty crate\n */\npublic int weigh() { return 0; }\n",
     },
@@ -78,11 +83,63 @@ pub(super) static TYPE: Rule = Rule {
     why: "One of the two is wrong, and callers believe the comment.",
     example: Example {
         language: "python",
+        config: "",
         before: "def weigh() -> int:\n    \"\"\"Weigh a crate.\n\n    Returns:\n        str: the net load in kg\n    \"\"\"\n    return 0\n",
         after: "def weigh() -> int:\n    \"\"\"Weigh a crate.\n\n    Returns:\n        int: the net load in kg\n    \"\"\"\n    return 0\n",
     },
     check: Check::Comment(wrong_type),
 };
+
+pub(super) static VALUES: Rule = Rule {
+    id: RuleId::new("returns.values"),
+    level: Level::Note,
+    says: "single values of what comes back are listed, the type is a closed set, and some of its values are left out",
+    why: "A list looks complete; callers will not expect the values that are missing.",
+    example: Example {
+        language: "c",
+        config: "",
+        before: "#include <stdbool.h>\n/**\n * Weighs a crate.\n *\n * @retval true when it stood still\n */\nbool weigh(void);\n",
+        after: "#include <stdbool.h>\n/**\n * Weighs a crate.\n *\n * @retval true when it stood still\n * @retval false when it moved\n */\nbool weigh(void);\n",
+    },
+    check: Check::Comment(values),
+};
+
+fn values(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let listed: Vec<&Entry> = entries(context).filter(|entry| entry.value.is_some()).collect();
+    let (Some(first), Some((signature, _))) = (listed.first(), context.paired) else { return };
+    if entries(context).any(|entry| entry.value.is_none()) {
+        return;
+    }
+    let Some(ty) = signature.returns.ty else { return };
+    let ty = context.slice(ty).trim();
+    let bare = ty.rsplit([' ', ':', '.']).next().unwrap_or(ty);
+    let wanted: Vec<&str> = match bare {
+        "bool" | "_Bool" | "boolean" | "Boolean" => vec!["true", "false"],
+        _ => match context.file.known.values(bare) {
+            Some(values) => values.iter().map(|value| value.as_str()).collect(),
+            None => return,
+        },
+    };
+    let said: Vec<&str> = listed
+        .iter()
+        .filter_map(|entry| entry.value)
+        .map(|value| context.slice(value).rsplit([':', '.']).next().unwrap_or_default())
+        .collect();
+    // Other values than those of the set: the list speaks of something else.
+    if said.iter().any(|value| !wanted.contains(value)) {
+        return;
+    }
+    let missing: Vec<&str> = wanted.into_iter().filter(|value| !said.contains(value)).collect();
+    if missing.is_empty() {
+        return;
+    }
+    let shown = missing.iter().map(|value| format!("`{value}`")).collect::<Vec<_>>().join(", ");
+    let message = format!("{shown} can come back too and the list leaves it out; add an entry for it");
+    findings
+        .report(first.tag, &missing.join(", "), message)
+        .related(context.declaration().name_span, "the declaration")
+        .done();
+}
 
 fn entries<'a>(context: &Context<'a>) -> impl Iterator<Item = &'a Entry> {
     context.doc.entries_of(EntryKind::Returns)

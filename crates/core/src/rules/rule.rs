@@ -33,6 +33,8 @@ impl Rule {
 pub struct Example {
     /// The language's id; resolved by a test, since rules do not know languages.
     pub language: &'static str,
+    /// The configuration that it needs besides the rule's level; mostly none.
+    pub config: &'static str,
     /// Fires the rule, and no other of its subject.
     pub before: &'static str,
     /// Is silent.
@@ -48,4 +50,6 @@ pub enum Check {
     Uncommented(fn(&Asking<'_>, &mut Findings<'_>)),
     /// A file as a whole.
     File(fn(&FileContext<'_>, &mut Findings<'_>)),
+    /// What the review itself finds when all rules have run.
+    Afterwards,
 }

@@ -2,7 +2,9 @@
 
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::model::{EntryKind, Level, RuleId};
+use crate::model::{EntryKind, Kind, Level, RuleId};
+use crate::settings::Opening;
+use crate::text::{Span, is_wordless, split_words};
 
 pub(super) static MISSING: Rule = Rule {
     id: RuleId::new("summary.missing"),
@@ -11,6 +13,7 @@ pub(super) static MISSING: Rule = Rule {
     why: "Lists and hovers show the first sentence; here there is none.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * @param load the load in kg\n * @param crate its tag\n */\npublic void weigh(double load, int crate) {}\n",
         after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n * @param crate its tag\n */\npublic void weigh(double load, int crate) {}\n",
     },
@@ -35,5 +38,218 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
         report.only_note();
     } else {
         report.done();
+    }
+}
+
+pub(super) static ECHO: Rule = Rule {
+    id: RuleId::new("summary.echo"),
+    level: Level::Note,
+    says: "the description only says the declaration's name again",
+    why: "The reader knows no more than before: say what it is for, or what is special about it.",
+    example: Example {
+        language: "java",
+        config: "",
+        before: "/** Gets the net weight. */\npublic int getNetWeight() { return 0; }\n",
+        after: "/** Gets the net weight: without crate and pallet, in kg. */\npublic int getNetWeight() { return 0; }\n",
+    },
+    check: Check::Comment(echo),
+};
+
+pub(super) static ENDING: Rule = Rule {
+    id: RuleId::new("summary.ending"),
+    level: Level::None,
+    says: "the first sentence does not end like one",
+    why: "Where summaries are listed, sentences that break off look like a mistake of the list.",
+    example: Example {
+        language: "java",
+        config: "",
+        before: "/** Weighs a crate */\npublic void weigh() {}\n",
+        after: "/** Weighs a crate. */\npublic void weigh() {}\n",
+    },
+    check: Check::Comment(ending),
+};
+
+pub(super) static OPENING: Rule = Rule {
+    id: RuleId::new("summary.opening"),
+    level: Level::None,
+    says: "the first word of the description does not follow the configured form",
+    why: "Descriptions of one form are read in a list without stumbling.",
+    example: Example {
+        language: "java",
+        config: "[languages.java]\nopening = \"third-person\"\n",
+        before: "/** Return the net load. */\npublic int net() { return 0; }\n",
+        after: "/** Returns the net load. */\npublic int net() { return 0; }\n",
+    },
+    check: Check::Comment(opening),
+};
+
+/// Words that add nothing to a name.
+const FILLERS: &[&str] = &[
+    "the", "a", "an", "this", "of", "for", "to", "and", "or", "gets", "get", "sets", "set", "returns",
+    "return", "is", "class", "function", "method", "value", "object", "constructor", "creates", "create",
+    "new", "instance", "given", "specified",
+];
+
+/// Returns a word without its plural or verb ending.
+fn stem(word: &str) -> &str {
+    for ending in ["ies", "ing", "es", "ed", "s", "e", "y"] {
+        if let Some(stem) = word.strip_suffix(ending).filter(|stem| stem.len() >= 3) {
+            return stem;
+        }
+    }
+    word
+}
+
+fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let (doc, declaration) = (context.doc, context.declaration());
+    // Whoever says more in a second sentence has said something.
+    let Some(span) = doc.summary.filter(|span| span.len() <= 120) else { return };
+    let end = doc.description.1;
+    let last = doc.lines.get((end as usize).saturating_sub(1)).map_or(span.end, |line| line.end);
+    if !is_wordless(context.slice(Span::new(span.end, last.max(span.end)))) {
+        return;
+    }
+    let text = doc.prose(context.file.source, span);
+    if text.contains(['{', '<', '`', '(', '=', ':', ',']) {
+        return;
+    }
+    let said: Vec<String> =
+        split_words(&text).into_iter().filter(|word| !FILLERS.contains(&word.as_str())).collect();
+    let mut known = split_words(declaration.name.as_str());
+    if let Some(owner) = declaration.owner.filter(|_| declaration.kind == Kind::Constructor) {
+        known.extend(split_words(context.file.outline.declaration(owner).name.as_str()));
+    }
+    let knows = |word: &String| known.iter().any(|known| stem(known) == stem(word));
+    // Of a name that is all fillers, like `get`, nothing can be told.
+    let named = known.iter().any(|word| !FILLERS.contains(&word.as_str()));
+    if !named || said.len() > known.len() || !said.iter().all(knows) || is_wordless(&text) {
+        return;
+    }
+    if said.is_empty() && !known.iter().all(|word| FILLERS.contains(&word.as_str())) {
+        return;
+    }
+    let message =
+        format!("the description only says the name `{}` again; say what it is for", declaration.name);
+    findings.report(span, "", message).related(declaration.name_span, "the name").done();
+}
+
+fn ending(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let Some(span) = context.doc.summary else { return };
+    let text = context.slice(span).trim_end();
+    let bare = text
+        .trim_end_matches(|c: char| {
+            c.is_whitespace() || matches!(c, ')' | ']' | '}' | '"' | '\'' | '*' | '_' | '`' | '”' | '’')
+        })
+        .trim_end_matches("</p>")
+        .trim_end();
+    // What a list or code follows ends with a colon.
+    if bare.is_empty()
+        || bare.ends_with(['.', '!', '?', '…', '。', ':', '>', '！', '？'])
+        || context.doc.inherits
+    {
+        return;
+    }
+    let message = "the first sentence has no end; finish it with a full stop".to_owned();
+    let at = Span::of(span.start as usize + text.len(), span.start as usize + text.len());
+    let last = Span::of(
+        span.start as usize + text.len() - text.chars().next_back().map_or(0, char::len_utf8),
+        at.end as usize,
+    );
+    findings.report(last, "", message).replace(at, ".");
+}
+
+/// Verbs that summaries begin with, in their base form.
+const VERBS: &[&str] = &[
+    "accept", "add", "adjust", "allocate", "allow", "append", "apply", "assert", "assign", "attach", "begin",
+    "bind", "build", "calculate", "call", "cancel", "check", "choose", "clean", "clear", "clone", "close",
+    "collect", "combine", "compare", "compute", "configure", "connect", "construct", "contain", "convert",
+    "copy", "count", "create", "decode", "decrease", "define", "delete", "describe", "destroy", "detach",
+    "detect", "determine", "disable", "disconnect", "divide", "draw", "emit", "enable", "encode", "ensure",
+    "escape", "evaluate", "execute", "expand", "extract", "fetch", "fill", "filter", "find", "finish",
+    "flush", "format", "free", "generate", "get", "give", "handle", "hash", "hide", "implement", "increase",
+    "indicate", "initialise", "initialize", "insert", "install", "invoke", "join", "keep", "list", "load",
+    "log", "look", "make", "map", "mark", "match", "measure", "merge", "modify", "move", "multiply",
+    "normalise", "normalize", "notify", "open", "override", "pad", "parse", "perform", "prepare", "print",
+    "process", "produce", "provide", "push", "put", "raise", "read", "receive", "record", "reduce",
+    "register", "release", "remove", "rename", "render", "repeat", "replace", "report", "represent",
+    "request", "reset", "resolve", "restore", "retrieve", "return", "reverse", "round", "run", "save",
+    "scan", "search", "select", "send", "serialise", "serialize", "set", "shift", "show", "skip", "sort",
+    "split", "start", "stop", "store", "strip", "subtract", "swap", "take", "tell", "test", "throw",
+    "transform", "translate", "trim", "truncate", "try", "turn", "unregister", "update", "use", "validate",
+    "verify", "visit", "wait", "walk", "weigh", "wrap", "write", "yield",
+];
+
+/// Returns a verb as it stands after "it".
+fn third_person(verb: &str) -> String {
+    match verb {
+        _ if verb.ends_with('y')
+            && !verb.ends_with(['a', 'e', 'o', 'u'])
+            && !verb.ends_with("ay")
+            && !verb.ends_with("oy") =>
+        {
+            format!("{}ies", &verb[..verb.len() - 1])
+        }
+        _ if ["s", "sh", "ch", "x", "z", "o"].iter().any(|end| verb.ends_with(end)) => format!("{verb}es"),
+        _ => format!("{verb}s"),
+    }
+}
+
+fn opening(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let declaration = context.declaration();
+    let (Some(form), Some(span)) = (context.file.settings.opening, context.doc.summary) else { return };
+    let text = context.slice(span);
+    let first =
+        text.split(|c: char| !(c.is_alphanumeric() || c == '_' || c == '\'')).next().unwrap_or_default();
+    if first.is_empty() || context.doc.inherits {
+        return;
+    }
+    let place = Span::of(span.start as usize, span.start as usize + first.len());
+    let lower = first.to_lowercase();
+    let wanted = match form {
+        Opening::NameFirst => {
+            let mut words =
+                text.split(|c: char| !(c.is_alphanumeric() || c == '_')).filter(|word| !word.is_empty());
+            let opens =
+                words.clone().next().is_some_and(|word| matches!(word, "A" | "An" | "The" | "Deprecated"));
+            let named =
+                words.clone().take(if opens { 2 } else { 1 }).any(|word| word == declaration.name.as_str());
+            if named || words.next() == Some("Deprecated") {
+                return;
+            }
+            let message = format!(
+                "the description begins with `{first}`; begin it with the name `{}`",
+                declaration.name
+            );
+            findings.report(place, first, message).related(declaration.name_span, "the name").done();
+            return;
+        }
+        Opening::ThirdPerson | Opening::Imperative if !declaration.kind.is_callable() => return,
+        Opening::ThirdPerson => VERBS.iter().find(|verb| **verb == lower).map(|verb| third_person(verb)),
+        Opening::Imperative => {
+            VERBS.iter().find(|verb| third_person(verb) == lower).map(|verb| (*verb).to_owned())
+        }
+    };
+    let Some(wanted) = wanted else { return };
+    let wanted = if first.starts_with(char::is_uppercase) {
+        wanted[..1].to_uppercase() + &wanted[1..]
+    } else {
+        wanted
+    };
+    let message = format!("the description begins with `{first}`; the form here is `{wanted}`");
+    findings.report(place, first, message).replace(place, &wanted);
+}
+
+#[cfg(test)]
+mod tests {
+    use super::{VERBS, third_person};
+
+    #[test]
+    fn verbs_are_sorted_and_take_their_endings() {
+        assert!(VERBS.is_sorted());
+        for (verb, wanted) in
+            [("copy", "copies"), ("search", "searches"), ("get", "gets"), ("destroy", "destroys")]
+        {
+            assert_eq!(third_person(verb), wanted);
+        }
     }
 }

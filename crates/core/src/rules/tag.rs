@@ -3,6 +3,7 @@
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::model::{Level, MarkStanding, RuleId};
+use crate::text::Span;
 
 pub(super) static UNKNOWN: Rule = Rule {
     id: RuleId::new("tag.unknown"),
@@ -11,6 +12,7 @@ pub(super) static UNKNOWN: Rule = Rule {
     why: "Readers drop what they do not know, and the entry with it.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @parm load the load in kg\n */\npublic void weigh(double load) {}\n",
         after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n */\npublic void weigh(double load) {}\n",
     },
@@ -36,6 +38,108 @@ fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
                 findings.report(mark.span, name, message).done();
             }
             MarkStanding::Unknown | MarkStanding::Known => {}
+        }
+    }
+}
+
+pub(super) static REQUIRED: Rule = Rule {
+    id: RuleId::new("tag.required"),
+    level: Level::None,
+    says: "a tag that is configured for this kind of declaration is missing",
+    why: "The team has agreed to say this of every one.",
+    example: Example {
+        language: "java",
+        config: "[languages.java]\nrequired-tags = { class = [\"since\"] }\n",
+        before: "/** A scale. */\npublic class Scale {}\n",
+        after: "/**\n * A scale.\n *\n * @since 2.1\n */\npublic class Scale {}\n",
+    },
+    check: Check::Comment(required),
+};
+
+pub(super) static ORDER: Rule = Rule {
+    id: RuleId::new("tag.order"),
+    level: Level::None,
+    says: "tags do not follow the configured sequence",
+    why: "Where every comment has one order, the eye knows where to look.",
+    example: Example {
+        language: "java",
+        config: "[languages.java]\ntag-order = [\"param\", \"return\", \"since\"]\n",
+        before: "/**\n * Weighs a crate.\n *\n * @since 2.1\n * @param load the load in kg\n */\npublic void weigh(double load) {}\n",
+        after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n * @since 2.1\n */\npublic void weigh(double load) {}\n",
+    },
+    check: Check::Comment(order),
+};
+
+/// Returns the tags, fields, elements or headings of a comment in order, by name in lower case.
+fn tags(context: &Context<'_>) -> Vec<(String, Span)> {
+    let doc = context.doc;
+    let word = |span: Span| {
+        let text = context.slice(span).trim_start_matches(['@', '\\', ':', '<', '-', '#', ' ']);
+        text.split(|c: char| !(c.is_alphanumeric() || c == '-' || c == '_'))
+            .next()
+            .unwrap_or_default()
+            .to_lowercase()
+    };
+    let mut out: Vec<(String, Span)> = Vec::new();
+    if doc.sections.is_empty() {
+        out.extend(doc.entries.iter().map(|entry| (word(entry.tag), entry.tag)));
+    } else {
+        out.extend(doc.sections.iter().map(|section| (word(section.heading), section.heading)));
+    }
+    out.extend(doc.marks.iter().map(|mark| (mark.name.as_str().to_lowercase(), mark.span)));
+    out.sort_by_key(|(_, span)| span.start);
+    out
+}
+
+/// Words that are one tag.
+fn same(left: &str, right: &str) -> bool {
+    const ALIKE: &[&[&str]] = &[
+        &["return", "returns", "result"],
+        &["throws", "exception", "throw", "raises", "raise"],
+        &["param", "arg", "args", "parameters", "parameter"],
+    ];
+    left == right || ALIKE.iter().any(|words| words.contains(&left) && words.contains(&right))
+}
+
+fn required(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let declaration = context.declaration();
+    let wanted = context.file.settings.required_tags.iter().filter(|(kind, _)| *kind == declaration.kind);
+    let mut wanted = wanted.flat_map(|(_, tags)| tags).peekable();
+    if wanted.peek().is_none() || context.doc.inherits {
+        return;
+    }
+    let found = tags(context);
+    for tag in wanted {
+        if found.iter().any(|(name, _)| same(name, &tag.to_lowercase())) {
+            continue;
+        }
+        let message = format!(
+            "the comment of `{}` has no `{tag}`; add it, as is configured for every {}",
+            declaration.name,
+            declaration.kind.as_str()
+        );
+        findings.report(declaration.name_span, tag, message).related(context.doc.span, "this comment").done();
+    }
+}
+
+fn order(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let wanted = &context.file.settings.tag_order;
+    if wanted.is_empty() {
+        return;
+    }
+    let rank = |name: &str| wanted.iter().position(|tag| same(name, &tag.to_lowercase()));
+    let mut highest: Option<(usize, String, Span)> = None;
+    for (name, span) in tags(context) {
+        let Some(rank) = rank(&name) else { continue };
+        match &highest {
+            Some((before, other, place)) if rank < *before => {
+                let message = format!(
+                    "`{name}` stands behind `{other}`; put it before, as the configured sequence has it"
+                );
+                findings.report(span, &name, message).related(*place, "should come later").done();
+                return;
+            }
+            _ => highest = Some((rank, name, span)),
         }
     }
 }

@@ -1,9 +1,12 @@
 //! The wording of descriptions.
 
 use super::rule::{Check, Example, Rule};
-use super::{Context, Findings};
+use unicase::UniCase;
+
+use super::{Context, Findings, visible};
 use crate::model::{Level, RuleId};
 use crate::placeholder::is_placeholder;
+use crate::text::{Span, split_words};
 
 pub(super) static PLACEHOLDER: Rule = Rule {
     id: RuleId::new("text.placeholder"),
@@ -12,6 +15,7 @@ pub(super) static PLACEHOLDER: Rule = Rule {
     why: "It is an embarrassment to whoever published it, and no help to whoever reads it.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @param load TODO: describe\n */\npublic void weigh(double load) {}\n",
         after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n */\npublic void weigh(double load) {}\n",
     },
@@ -37,4 +41,113 @@ fn placeholder(context: &Context<'_>, findings: &mut Findings<'_>) {
             findings.report(span, subject, message).done();
         }
     }
+}
+
+pub(super) static SPELLING: Rule = Rule {
+    id: RuleId::new("text.spelling"),
+    level: Level::Note,
+    says: "a word is known to be a misspelling",
+    why: "It is found by nobody who searches for it, and it makes the reader doubt the rest.",
+    example: Example {
+        language: "java",
+        config: "",
+        before: "/** Weighs a crate seperately. */\npublic void weigh() {}\n",
+        after: "/** Weighs a crate separately. */\npublic void weigh() {}\n",
+    },
+    check: Check::Comment(spelling),
+};
+
+/// Words from this length on are looked up: short ones are too often names.
+const SHORTEST: usize = 4;
+
+/// Only what is listed as a misspelling is reported, so that jargon never is; a project's own words are never
+/// looked up, nor are names of the declaration.
+fn spelling(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let sections = || context.doc.sections.iter();
+    for line in visible::lines(context) {
+        // A misspelt heading is the fault of another rule; references name others' work.
+        let skipped = sections().any(|section| {
+            let inside = section.lines.0 as usize <= line.row && line.row < section.lines.1 as usize;
+            section.lines.0 as usize == line.row
+                || (inside && matches!(section.title, "See Also" | "References"))
+        });
+        // Of a text in another language nothing is known.
+        let foreign = line.text.chars().filter(|c| c.is_alphabetic() && !c.is_ascii()).count() > 1;
+        if skipped || foreign || line.text.contains("//") {
+            continue;
+        }
+        let bare = visible::without_code(line.text);
+        for (at, word) in visible::words(&bare) {
+            if word.len() < SHORTEST || !word.is_ascii() || is_proper_noun(&bare, at, word) {
+                continue;
+            }
+            if let Some(meant) = typos_dict::WORD.find(&UniCase::new(word)).filter(|meant| !meant.is_empty())
+            {
+                report_misspelling(context, (word, line.span(at, at + word.len())), meant, findings);
+            }
+        }
+    }
+}
+
+/// A capital inside a sentence makes a name.
+fn is_proper_noun(line: &str, at: usize, word: &str) -> bool {
+    let before = line[..at].trim_end();
+    let opens = before.is_empty()
+        || before.ends_with(['.', ':', '!', '?', '-', '*', '('])
+        || !before.contains(char::is_alphanumeric);
+    let abbreviated = line[at + word.len()..].starts_with('.')
+        && word.len() < 7
+        && line[at + word.len() + 1..].starts_with(|c: char| !c.is_whitespace());
+    word.starts_with(char::is_uppercase) && (!opens || line[at + word.len()..].starts_with('.'))
+        || abbreviated
+}
+
+fn report_misspelling(
+    context: &Context<'_>,
+    (word, span): (&str, Span),
+    meant: &[&str],
+    findings: &mut Findings<'_>,
+) {
+    let lower = word.to_lowercase();
+    let entries = context.doc.entries.iter().flat_map(|entry| &entry.names).map(|name| name.span);
+    // A name that is misspelt in an entry or a tag is another rule's.
+    if entries.chain(context.doc.marks.iter().map(|mark| mark.span)).any(|name| name.contains(span))
+        || context.file.settings.words.contains(&lower)
+        || is_a_name(context, &lower)
+        || is_in_code(context, word)
+    {
+        return;
+    }
+    let capital = word.starts_with(char::is_uppercase);
+    let spell =
+        |meant: &&str| if capital { meant[..1].to_uppercase() + &meant[1..] } else { (*meant).to_owned() };
+    let spelt: Vec<String> = meant.iter().map(spell).collect();
+    let shown = spelt.iter().map(|meant| format!("`{meant}`")).collect::<Vec<_>>().join(" or ");
+    let message = format!("`{word}` is a misspelling of {shown}; correct it, or add it to `words`");
+    let report = findings.report(span, word, message);
+    match spelt.as_slice() {
+        [one] => report.replace(span, one),
+        _ => report.done(),
+    }
+}
+
+/// Tells whether a word is part of a name in the signature.
+fn is_a_name(context: &Context<'_>, lower: &str) -> bool {
+    let declaration = context.declaration();
+    let parameters = declaration.signature.parameters.iter().filter_map(|parameter| parameter.named());
+    let mut names = parameters.chain([&declaration.name]);
+    names.any(|name| {
+        name.as_str().to_lowercase() == lower || split_words(name.as_str()).iter().any(|word| word == lower)
+    })
+}
+
+/// Tells whether a word stands in the code of the file: then the comment speaks of what has that name.
+fn is_in_code(context: &Context<'_>, word: &str) -> bool {
+    let text = context.file.source.text();
+    let comments = &context.file.outline.comments;
+    memchr::memmem::find_iter(text.as_bytes(), word).any(|at| {
+        let at = Span::of(at, at + word.len());
+        let next = comments.partition_point(|comment| comment.span.end <= at.start);
+        comments.get(next).is_none_or(|comment| !comment.span.contains(at))
+    })
 }

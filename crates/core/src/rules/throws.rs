@@ -13,6 +13,7 @@ pub(super) static MISSING: Rule = Rule {
     why: "It is the entry most useful to whoever must catch it, and the one most often forgotten.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n */\npublic void weigh(double load) {\n    if (load < 0) throw new IllegalArgumentException();\n}\n",
         after: "/**\n * Weighs a crate.\n *\n * @param load the load in kg\n * @throws IllegalArgumentException if the load is negative\n */\npublic void weigh(double load) {\n    if (load < 0) throw new IllegalArgumentException();\n}\n",
     },
@@ -26,6 +27,7 @@ pub(super) static GUARD: Rule = Rule {
     why: "Many teams take it for granted; those who do not want it told.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @param crate its tag\n */\npublic void weigh(String crate) {\n    if (crate == null) throw new IllegalArgumentException();\n}\n",
         after: "/**\n * Weighs a crate.\n *\n * @param crate its tag\n * @throws IllegalArgumentException if there is no tag\n */\npublic void weigh(String crate) {\n    if (crate == null) throw new IllegalArgumentException();\n}\n",
     },
@@ -39,6 +41,7 @@ pub(super) static UNKNOWN: Rule = Rule {
     why: "Callers write handlers for something that never comes.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @throws IllegalStateException if the scale is off\n */\npublic int weigh() { return 0; }\n",
         after: "/**\n * Weighs a crate.\n */\npublic int weigh() { return 0; }\n",
     },
@@ -52,6 +55,7 @@ pub(super) static EMPTY: Rule = Rule {
     why: "The condition is what callers need.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @throws java.io.IOException\n */\npublic void weigh() throws java.io.IOException {}\n",
         after: "/**\n * Weighs a crate.\n *\n * @throws java.io.IOException if the scale does not answer\n */\npublic void weigh() throws java.io.IOException {}\n",
     },
@@ -65,6 +69,7 @@ pub(super) static REPEATED: Rule = Rule {
     why: "The second says nothing new.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Weighs a crate.\n *\n * @throws java.io.IOException if the scale is off\n * @throws java.io.IOException if the scale is off\n */\npublic void weigh() throws java.io.IOException {}\n",
         after: "/**\n * Weighs a crate.\n *\n * @throws java.io.IOException if the scale is off\n */\npublic void weigh() throws java.io.IOException {}\n",
     },
@@ -78,6 +83,7 @@ pub(super) static PANICS: Rule = Rule {
     why: "A caller who knows when it panics can see to it that it does not.",
     example: Example {
         language: "rust",
+        config: "",
         before: "/// Weighs a crate.\npub fn weigh(load: i32) -> i32 {\n    assert!(load >= 0);\n    load\n}\n",
         after: "/// Weighs a crate.\n///\n/// # Panics\n///\n/// If the load is negative.\npub fn weigh(load: i32) -> i32 {\n    assert!(load >= 0);\n    load\n}\n",
     },
@@ -93,6 +99,39 @@ fn is_told(context: &Context<'_>, thrown: &Thrown) -> bool {
     let file = context.file;
     let kin = (file.language.hierarchy, file.known);
     is_documented(thrown, context.doc, &context.declaration().signature, kin)
+}
+
+pub(super) static ORDER: Rule = Rule {
+    id: RuleId::new("throws.order"),
+    level: Level::None,
+    says: "entries for exceptions are not in alphabetical order",
+    why: "In a long list an exception is found by its name.",
+    example: Example {
+        language: "java",
+        config: "",
+        before: "/**\n * Weighs a crate.\n *\n * @throws java.io.IOException when it cannot be read\n * @throws BusyException when it moves\n */\npublic void weigh() throws IOException, BusyException {}\n",
+        after: "/**\n * Weighs a crate.\n *\n * @throws BusyException when it moves\n * @throws java.io.IOException when it cannot be read\n */\npublic void weigh() throws IOException, BusyException {}\n",
+    },
+    check: Check::Comment(order),
+};
+
+fn order(context: &Context<'_>, findings: &mut Findings<'_>) {
+    if has_sections(context) {
+        return;
+    }
+    let named: Vec<_> = context.doc.entries_of(EntryKind::Throws).filter_map(|entry| entry.name()).collect();
+    let key = |name: &crate::model::EntryName| name.name.as_str().to_lowercase();
+    let mut sorted = named.clone();
+    sorted.sort_by_key(|name| key(name));
+    let Some((found, wanted)) = named.iter().zip(&sorted).find(|(found, wanted)| key(found) != key(wanted))
+    else {
+        return;
+    };
+    let message = format!(
+        "`{}` stands where `{}` should; put the exceptions in alphabetical order",
+        found.name, wanted.name
+    );
+    findings.report(found.span, found.name.as_str(), message).related(wanted.span, "comes first").done();
 }
 
 fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {

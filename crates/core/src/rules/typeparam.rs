@@ -11,6 +11,7 @@ pub(super) static MISSING: Rule = Rule {
     why: "Callers cannot tell what it stands for.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Sorts crates.\n *\n * @param <K> what they are sorted by\n */\npublic class Sorter<K, V> {}\n",
         after: "/**\n * Sorts crates.\n *\n * @param <K> what they are sorted by\n * @param <V> what is in them\n */\npublic class Sorter<K, V> {}\n",
     },
@@ -24,6 +25,7 @@ pub(super) static UNKNOWN: Rule = Rule {
     why: "It describes something that is not there.",
     example: Example {
         language: "java",
+        config: "",
         before: "/**\n * Sorts crates.\n *\n * @param <T> what they are sorted by\n */\npublic class Sorter {}\n",
         after: "/**\n * Sorts crates.\n */\npublic class Sorter {}\n",
     },
@@ -37,6 +39,7 @@ pub(super) static REPEATED: Rule = Rule {
     why: "Readers see one of them, and nobody knows which one is right.",
     example: Example {
         language: "csharp",
+        config: "",
         before: "/// <summary>Sorts crates.</summary>\n/// <typeparam name=\"T\">A crate.</typeparam>\n/// <typeparam name=\"T\">A box.</typeparam>\npublic class Sorter<T> {}\n",
         after: "/// <summary>Sorts crates.</summary>\n/// <typeparam name=\"T\">A crate.</typeparam>\npublic class Sorter<T> {}\n",
     },
@@ -50,6 +53,7 @@ pub(super) static ORDER: Rule = Rule {
     why: "Callers read the entries along with the declaration, from left to right.",
     example: Example {
         language: "csharp",
+        config: "",
         before: "/// <summary>Sorts crates.</summary>\n/// <typeparam name=\"V\">What is in them.</typeparam>\n/// <typeparam name=\"K\">What they are sorted by.</typeparam>\npublic class Sorter<K, V> {}\n",
         after: "/// <summary>Sorts crates.</summary>\n/// <typeparam name=\"K\">What they are sorted by.</typeparam>\n/// <typeparam name=\"V\">What is in them.</typeparam>\npublic class Sorter<K, V> {}\n",
     },
@@ -63,6 +67,7 @@ pub(super) static EMPTY: Rule = Rule {
     why: "It looks documented and tells nothing that the declaration does not.",
     example: Example {
         language: "csharp",
+        config: "",
         before: "/// <summary>Sorts crates.</summary>\n/// <typeparam name=\"T\"></typeparam>\npublic class Sorter<T> {}\n",
         after: "/// <summary>Sorts crates.</summary>\n/// <typeparam name=\"T\">What is sorted.</typeparam>\npublic class Sorter<T> {}\n",
     },

@@ -11,6 +11,7 @@ pub(super) static MISSING: Rule = Rule {
     why: "Callers cannot tell what they iterate over.",
     example: Example {
         language: "python",
+        config: "",
         before: "def loads(crates):\n    \"\"\"Weigh crates.\n\n    Args:\n        crates: their tags\n    \"\"\"\n    for crate in crates:\n        yield crate\n",
         after: "def loads(crates):\n    \"\"\"Weigh crates.\n\n    Args:\n        crates: their tags\n\n    Yields:\n        the net load of each, in kg\n    \"\"\"\n    for crate in crates:\n        yield crate\n",
     },
@@ -24,6 +25,7 @@ pub(super) static UNEXPECTED: Rule = Rule {
     why: "It promises an iteration that callers will try in vain.",
     example: Example {
         language: "python",
+        config: "",
         before: "def loads(crates):\n    \"\"\"Weigh crates.\n\n    Args:\n        crates: their tags\n\n    Yields:\n        the net load of each, in kg\n    \"\"\"\n    crates.sort()\n",
         after: "def loads(crates):\n    \"\"\"Weigh crates.\n\n    Args:\n        crates: their tags\n    \"\"\"\n    crates.sort()\n",
     },

@@ -36,6 +36,9 @@ pub struct Config {
     pub ask: Option<Vec<Ask>>,
     /// What is excused.
     pub excuse: Option<Vec<Excuse>>,
+    /// The project's vocabulary: words that are no misspellings.
+    #[serde(default)]
+    pub words: Vec<String>,
     /// The level from which a finding fails the run.
     pub fail_on: Option<Level>,
     /// The share of bytes, in percent, that may stay without being understood.
@@ -50,6 +53,9 @@ pub struct Config {
     /// Floors.
     #[serde(default)]
     pub coverage: CoverageConfig,
+    /// What files open with.
+    #[serde(default)]
+    pub header: HeaderConfig,
     /// How comments are drafted.
     #[serde(default)]
     pub draft: DraftConfig,
@@ -72,6 +78,26 @@ pub struct CoverageConfig {
     pub floor: Option<f64>,
     /// The least share of complete declarations, in percent.
     pub complete_floor: Option<f64>,
+}
+
+/// The table `[header]`.
+#[derive(Clone, Debug, Default, PartialEq, Deserialize, schemars::JsonSchema)]
+#[serde(rename_all = "kebab-case", deny_unknown_fields)]
+pub struct HeaderConfig {
+    /// A regular expression that the comment at the top of every file matches.
+    pub pattern: Option<String>,
+}
+
+/// How summaries begin.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Deserialize, schemars::JsonSchema)]
+#[serde(rename_all = "kebab-case")]
+pub enum Opening {
+    /// "Weighs a crate."
+    ThirdPerson,
+    /// "Weigh a crate."
+    Imperative,
+    /// "Weigh weighs a crate.", with the declaration's name.
+    NameFirst,
 }
 
 /// The table `[draft]`.
@@ -102,6 +128,17 @@ pub struct LanguageConfig {
     /// Whether every tag that is not known is reported, not only one near to a known one.
     #[serde(default)]
     pub tags_closed: bool,
+    /// The order in which tags stand.
+    #[serde(default)]
+    pub tag_order: Vec<String>,
+    /// Tags that the comment of a declaration has, by the declaration's kind.
+    #[serde(default)]
+    pub required_tags: BTreeMap<String, Vec<String>>,
+    /// The kinds of declarations whose comments show an example.
+    #[serde(default)]
+    pub examples: Vec<String>,
+    /// How summaries of callables begin.
+    pub opening: Option<Opening>,
     /// Levels by rule or `subject.*`.
     #[serde(default)]
     pub rules: BTreeMap<String, Level>,

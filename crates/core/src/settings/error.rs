@@ -36,6 +36,24 @@ pub enum ConfigError {
     /// A placeholder that reads like no text at all.
     #[error("`placeholder = \"{0}\"`: a placeholder needs a word, so that it can be found again")]
     Wordless(String),
+    /// A kind of declaration is not known.
+    #[error("no kind of declaration is named `{name}`{}", hint(.nearest.as_deref()))]
+    UnknownKind {
+        /// What was written.
+        name: String,
+        /// What probably was meant.
+        nearest: Option<String>,
+    },
+    /// A pattern does not compile.
+    #[error("`{key} = \"{pattern}\"`: {reason}")]
+    Pattern {
+        /// The key.
+        key: String,
+        /// What was written.
+        pattern: String,
+        /// Why it does not compile.
+        reason: String,
+    },
     /// A notation is not one that the language accepts.
     #[error("`{notation}` is no notation of {language}; it takes {accepted}")]
     UnknownNotation {

@@ -6,7 +6,10 @@ mod levels;
 mod profile;
 mod resolve;
 
-pub use config::{Ask, Config, CoverageConfig, DemandConfig, DraftConfig, LanguageConfig, PlainDemand};
+pub use config::{
+    Ask, Config, CoverageConfig, DemandConfig, DraftConfig, HeaderConfig, LanguageConfig, Opening,
+    PlainDemand,
+};
 pub use error::ConfigError;
 pub use levels::{LevelSetting, level_of};
 pub use profile::{

@@ -3,9 +3,11 @@
 use std::collections::BTreeMap;
 
 use super::ConfigError;
-use super::config::{Ask, Config, LanguageConfig};
+use regex::Regex;
+
+use super::config::{Ask, Config, LanguageConfig, Opening};
 use super::levels::{LevelSetting, level_of};
-use crate::model::{Excuse, LanguageId, Level, NotationId, RuleId, Surface};
+use crate::model::{Excuse, Kind, LanguageId, Level, NotationId, RuleId, Surface};
 use crate::reading::{Demand, Language, Owe};
 use crate::text::{is_wordless, nearest};
 
@@ -65,6 +67,18 @@ pub struct LanguageSettings {
     pub tags: Vec<String>,
     /// Whether every unknown tag is reported.
     pub tags_closed: bool,
+    /// The order in which tags stand; empty where it is free.
+    pub tag_order: Vec<String>,
+    /// Tags that comments have, by the kind of the declaration.
+    pub required_tags: Vec<(Kind, Vec<String>)>,
+    /// The kinds of declarations whose comments show an example.
+    pub examples: Vec<Kind>,
+    /// How summaries of callables begin.
+    pub opening: Option<Opening>,
+    /// Words that are no misspellings, in lower case.
+    pub words: Vec<String>,
+    /// What the comment at the top of a file matches.
+    pub header: Option<Regex>,
     /// What stands where a person should write.
     pub placeholder: String,
     /// File name endings, in place of the language's own.
@@ -189,6 +203,16 @@ fn language_settings(
         excuse: own.excuse.clone().or_else(|| config.excuse.clone()).unwrap_or_else(|| EXCUSES.to_vec()),
         tags: own.tags.clone(),
         tags_closed: own.tags_closed,
+        tag_order: own.tag_order.clone(),
+        required_tags: own
+            .required_tags
+            .iter()
+            .map(|(name, tags)| Ok((kind(name)?, tags.clone())))
+            .collect::<Result<_, ConfigError>>()?,
+        examples: own.examples.iter().map(|name| kind(name)).collect::<Result<_, ConfigError>>()?,
+        opening: own.opening.or_else(|| language.opens_with_name.then_some(Opening::NameFirst)),
+        words: config.words.iter().map(|word| word.to_lowercase()).collect(),
+        header: header(config)?,
         placeholder: placeholder.to_owned(),
         endings: own.endings.clone(),
         encoding: own.encoding.clone().or_else(|| config.encoding.clone()),
@@ -208,6 +232,23 @@ fn notation(language: &Language, own: &LanguageConfig) -> Result<Option<Notation
         language: language.label.to_owned(),
         accepted: language.notations.iter().map(|id| format!("`{id}`")).collect::<Vec<_>>().join(", "),
     })
+}
+
+fn kind(name: &str) -> Result<Kind, ConfigError> {
+    Kind::find(name).ok_or_else(|| ConfigError::UnknownKind {
+        name: name.to_owned(),
+        nearest: nearest(name, Kind::ALL.iter().map(|kind| kind.as_str())).map(str::to_owned),
+    })
+}
+
+fn header(config: &Config) -> Result<Option<Regex>, ConfigError> {
+    let Some(pattern) = &config.header.pattern else { return Ok(None) };
+    let wrong = |error: regex::Error| ConfigError::Pattern {
+        key: "header.pattern".to_owned(),
+        pattern: pattern.clone(),
+        reason: error.to_string().lines().last().unwrap_or_default().trim().to_owned(),
+    };
+    Regex::new(pattern).map(Some).map_err(wrong)
 }
 
 fn check_language(name: &str, known: Known<'_>) -> Result<(), ConfigError> {

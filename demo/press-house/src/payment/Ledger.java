@@ -106,6 +106,11 @@ public class Ledger<G extends Comparable<G>> {
         return out;
     }
 
+    /** {@inheritDoc} */
+    public void forget(G grower) {
+        cents.remove(grower);
+    }
+
     /**
      * Rounds an amount up to whole euros.
      *

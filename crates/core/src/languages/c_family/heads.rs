@@ -633,7 +633,8 @@ impl Pass<'_> {
                         _ => None,
                     };
                     let pointed = matches!(items.get(number + 2), Some(Item::Sign(b'*' | b'&', _)));
-                    if let Some((from, upto)) = group.filter(|_| is_capital(word) && pointed && found.is_bare())
+                    if let Some((from, upto)) =
+                        group.filter(|_| is_capital(word) && pointed && found.is_bare())
                     {
                         // `MACRO(word) *name`: the macro makes a type of the word.
                         self.blank_lexemes(from, upto);

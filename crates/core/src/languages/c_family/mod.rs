@@ -25,8 +25,8 @@ use self::mask::Plainer;
 use crate::languages::shared::is_test_path;
 use crate::model::{Carrier, Doc, NotationId, Outline};
 use crate::reading::{
-    CommentForm, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Parsers, Reader, Scope, Token,
-    Vocabulary, Walk,
+    CommentForm, Demand, Deprecation, Given, Grammar, GrammarReader, Language, Next, Owe, Parsers, Reader,
+    Scope, Token, Vocabulary, Walk,
 };
 use crate::text::{Source, Span};
 
@@ -41,6 +41,7 @@ pub(super) static C: Language = Language {
     type_words: types::WORDS,
     is_header: Some(declare::is_header),
     family: "c",
+    deprecation: Deprecation { comment_follows: true, code_follows: false },
     ..Language::of("c", "C", &FamilyReader(&PLAIN_READER))
 };
 
@@ -50,6 +51,7 @@ pub(super) static CPP: Language = Language {
     notations: COMMANDS,
     notation: NotationId::new("commands"),
     demand: Demand::of(Owe::BeyondSummary),
+    deprecation: Deprecation { comment_follows: true, code_follows: false },
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,
     type_words: types::WORDS,

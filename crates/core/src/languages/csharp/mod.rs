@@ -15,7 +15,7 @@ mod parameters;
 mod types;
 
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
-use crate::reading::{CommentPlace, Demand, GrammarReader, Language, Owe};
+use crate::reading::{CommentPlace, Demand, Deprecation, GrammarReader, Language, Owe};
 
 /// C#.
 pub(super) static CSHARP: Language = Language {
@@ -33,6 +33,7 @@ pub(super) static CSHARP: Language = Language {
     place: CommentPlace::Above,
     doc_mark: "///",
     any_optional: false,
+    deprecation: Deprecation { comment_follows: false, code_follows: false },
     opens_with_name: false,
     drops_after_annotations: true,
     is_header: None,

@@ -240,7 +240,8 @@ fn declared_throws(walk: &Walk<'_, Java>, node: Node<'_>) -> Vec<Thrown> {
             origin: Origin::Declared,
             leaves: Answer::Yes,
             exempt: false,
-            condition: None, caught: Vec::new(),
+            condition: None,
+            caught: Vec::new(),
         })
         .collect()
 }

@@ -76,7 +76,8 @@ fn annotated_throws(text: &str, span: Span) -> Vec<Thrown> {
             origin: Origin::Declared,
             leaves: Answer::Yes,
             exempt: false,
-            condition: None, caught: Vec::new(),
+            condition: None,
+            caught: Vec::new(),
         });
     }
     out

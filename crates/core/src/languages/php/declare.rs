@@ -60,9 +60,13 @@ pub(super) fn type_declaration<'t>(walk: &mut Walk<'t, Php>, node: Node<'t>, is:
 }
 
 fn supertypes<'t>(walk: &Walk<'t, Php>, node: Node<'t>) -> Vec<Name> {
-    let clauses = walk.children(node).into_iter();
+    let mut clauses = walk.children(node);
+    // What a trait brings along is inherited as well.
     clauses
-        .filter(|&clause| matches!(walk.kind(clause), Some(Php::Base | Php::Interfaces)))
+        .extend(walk.field(node, "body").map(|body| walk.children_of(body, Php::Traits)).unwrap_or_default());
+    clauses
+        .into_iter()
+        .filter(|&clause| matches!(walk.kind(clause), Some(Php::Base | Php::Interfaces | Php::Traits)))
         .flat_map(|clause| walk.children(clause))
         .map(|ty| Name::simple(walk.text(ty)))
         .collect()

@@ -12,7 +12,8 @@ use tree_sitter::Node;
 use crate::languages::shared::{block_form, is_test_path, note_guard_in};
 use crate::model::{Carrier, Dialect, Doc, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary, Walk, kinds,
+    CommentForm, Demand, Deprecation, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary, Walk,
+    kinds,
 };
 
 /// PHP.
@@ -22,6 +23,7 @@ pub(super) static PHP: Language = Language {
     demand: Demand::of(Owe::OnceStarted),
     untyped: true,
     dialect: Dialect::Php,
+    deprecation: Deprecation { comment_follows: true, code_follows: false },
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,
     well_known: types::WELL_KNOWN,
@@ -63,6 +65,7 @@ kinds! {
         Static = "static_modifier",
         Throw = "throw_expression",
         Trait = "trait_declaration",
+        Traits = "use_declaration",
         Try = "try_statement",
         Variable = "variable_name",
         Visibility = "visibility_modifier",
@@ -133,7 +136,9 @@ impl Grammar for PhpGrammar {
                 note_guard_in(walk, node, ("body", &[Php::Throw], &[Php::Block, Php::ExpressionStatement]))
             }
             Php::Call | Php::Creation => walk.calls(),
-            Php::Parameters | Php::Attributes | Php::Base | Php::Interfaces => return Next::Over,
+            Php::Parameters | Php::Attributes | Php::Base | Php::Interfaces | Php::Traits => {
+                return Next::Over;
+            }
             Php::Assignment
             | Php::Block
             | Php::ConstElement

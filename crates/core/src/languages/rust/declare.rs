@@ -232,7 +232,8 @@ fn sections<'t>(walk: &Walk<'t, Rust>, node: Node<'t>) -> Vec<Thrown> {
         origin: Origin::Declared,
         leaves: Answer::Yes,
         exempt: false,
-        condition: None, caught: Vec::new(),
+        condition: None,
+        caught: Vec::new(),
     };
     let mut out = Vec::new();
     if let Some(ty) = walk.field(node, "return_type").filter(|&ty| can_fail(walk, ty)) {

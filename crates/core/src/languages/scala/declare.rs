@@ -53,7 +53,8 @@ fn annotated_throws(text: &str, span: Span) -> Option<Thrown> {
         origin: Origin::Declared,
         leaves: Answer::Yes,
         exempt: false,
-        condition: None, caught: Vec::new(),
+        condition: None,
+        caught: Vec::new(),
     })
 }
 

@@ -3,7 +3,10 @@
 use tree_sitter::Node;
 
 use super::Swift;
-use crate::model::{Answer, ClosedSet, Declaration, Excuse, Extension, Kind, Name, Origin, ParamName, Parameter, Returns, Surface, Thrown, TypeParameter, Variadic};
+use crate::model::{
+    Answer, ClosedSet, Declaration, Excuse, Extension, Kind, Name, Origin, ParamName, Parameter, Returns,
+    Surface, Thrown, TypeParameter, Variadic,
+};
 use crate::reading::{Scope, Walk};
 use crate::text::Span;
 
@@ -78,10 +81,7 @@ pub(super) fn type_declaration<'t>(walk: &mut Walk<'t, Swift>, node: Node<'t>, i
 /// Returns what a type or an extension inherits or conforms to.
 fn supertypes<'t>(walk: &Walk<'t, Swift>, node: Node<'t>) -> Vec<Name> {
     let inherited = walk.children_of(node, Swift::Inherits).into_iter();
-    inherited
-        .filter_map(|ty| walk.field(ty, "inherits_from"))
-        .map(|ty| Name::simple(walk.text(ty)))
-        .collect()
+    inherited.filter_map(|ty| walk.field(ty, "inherits_from")).map(|ty| Name::simple(walk.text(ty))).collect()
 }
 
 /// Declares a function, method or operator.
@@ -150,7 +150,8 @@ fn throws<'t>(walk: &Walk<'t, Swift>, node: Node<'t>) -> Vec<Thrown> {
         leaves: Answer::Yes,
         // What its arguments throw is theirs to tell.
         exempt: walk.text(clause).starts_with("rethrows"),
-        condition: None, caught: Vec::new(),
+        condition: None,
+        caught: Vec::new(),
     }]
 }
 

@@ -1,0 +1,532 @@
+//! Markup inside comments: elements, inline tags, code spans, headings.
+
+use quick_xml::events::Event;
+
+use super::rule::{Check, Example, Rule};
+use super::{Context, Findings, visible};
+use crate::model::{Dialect, DocComment, EntryKind, Level, RuleId, Section};
+use crate::notations::heading_meant;
+use crate::text::{Span, narrow};
+
+pub(super) static XML: Rule = Rule {
+    id: RuleId::new("markup.xml"),
+    level: Level::Error,
+    says: "a comment in XML is not well formed",
+    why: "Compilers drop such a comment as a whole, and readers see none of it.",
+    example: Example {
+        language: "csharp",
+        config: "",
+        before: "/// <summary>Weighs a crate, <b>twice.</summary>\npublic class Scale {}\n",
+        after: "/// <summary>Weighs a crate, <b>twice</b>.</summary>\npublic class Scale {}\n",
+    },
+    check: Check::Comment(xml),
+};
+
+pub(super) static HTML: Rule = Rule {
+    id: RuleId::new("markup.html"),
+    level: Level::Warning,
+    says: "an HTML element whose end tag is not optional is not closed, or is closed and was never open",
+    why: "All that follows is shown as part of it.",
+    example: Example {
+        language: "java",
+        config: "",
+        before: "/** Weighs a <b>crate. */\npublic class Scale {}\n",
+        after: "/** Weighs a <b>crate</b>. */\npublic class Scale {}\n",
+    },
+    check: Check::Comment(html),
+};
+
+pub(super) static INLINE: Rule = Rule {
+    id: RuleId::new("markup.inline"),
+    level: Level::Warning,
+    says: "an inline tag never ends, or a code span is open to the end of its paragraph",
+    why: "It is shown as it stands, with all its signs.",
+    example: Example {
+        language: "java",
+        config: "",
+        before: "/** Weighs a {@code crate. */\npublic class Scale {}\n",
+        after: "/** Weighs a {@code crate}. */\npublic class Scale {}\n",
+    },
+    check: Check::Comment(inline),
+};
+
+pub(super) static SECTION: Rule = Rule {
+    id: RuleId::new("markup.section"),
+    level: Level::Warning,
+    says: "a section heading cannot be read in its notation, and names of parameters or types stand below it",
+    why: "What stands below is shown as text, and is lost to whoever looks for a parameter.",
+    example: Example {
+        language: "python",
+        config: "",
+        before: "def weigh(load, tare):\n    \"\"\"Weigh a crate.\n\n    Argumets:\n        load: what it weighs in kg\n        tare: of the crate in kg\n    \"\"\"\n",
+        after: "def weigh(load, tare):\n    \"\"\"Weigh a crate.\n\n    Arguments:\n        load: what it weighs in kg\n        tare: of the crate in kg\n    \"\"\"\n",
+    },
+    check: Check::Comment(section),
+};
+
+/// The text of a comment in one piece, with the way back to the source.
+struct Joined {
+    text: String,
+    /// Where each line begins: in the text, and in the source.
+    starts: Vec<(usize, u32)>,
+}
+
+impl Joined {
+    fn of(context: &Context<'_>, before: &str) -> Self {
+        let mut text = before.to_owned();
+        let mut starts = Vec::with_capacity(context.doc.lines.len());
+        for &line in &context.doc.lines {
+            starts.push((text.len(), line.start));
+            text.push_str(context.slice(line));
+            text.push('\n');
+        }
+        Self { text, starts }
+    }
+
+    fn back(&self, at: usize) -> u32 {
+        let row = self.starts.partition_point(|&(start, _)| start <= at).saturating_sub(1);
+        self.starts.get(row).map_or(0, |&(start, source)| source + narrow(at.saturating_sub(start)))
+    }
+
+    fn span(&self, from: usize, upto: usize) -> Span {
+        let start = self.back(from);
+        Span::new(start, start + narrow(upto - from))
+    }
+}
+
+/// The comment is parsed inside one element (XML 1.0, production 43: content).
+const ROOT: &str = "<doc>";
+
+fn xml(context: &Context<'_>, findings: &mut Findings<'_>) {
+    if context.doc.notation.as_str() != "xml" {
+        return;
+    }
+    let mut joined = Joined::of(context, ROOT);
+    if !joined.text[ROOT.len()..].contains(['<', '&']) {
+        return;
+    }
+    let end = joined.text.trim_end().len();
+    joined.text.truncate(end);
+    joined.text.push_str("</doc>");
+    let mut reader = quick_xml::Reader::from_str(&joined.text);
+    loop {
+        let before = reader.buffer_position();
+        let (at, reason) = match reader.read_event() {
+            Ok(Event::Eof) => return,
+            Ok(Event::GeneralRef(name)) => {
+                let known = name.is_char_ref() || matches!(&*name, "lt" | "gt" | "amp" | "quot" | "apos");
+                if known {
+                    continue;
+                }
+                (before, format!("`&{};` is no entity of XML", &*name))
+            }
+            Ok(_) => continue,
+            Err(error) => {
+                let text = error.to_string();
+                if text.contains("reference not closed") {
+                    report_bare_sign(&joined, reader.error_position(), findings);
+                    return;
+                }
+                let reason = text
+                    .strip_prefix("ill-formed document: ")
+                    .unwrap_or(&text)
+                    .replace("`</doc>`", "the end")
+                    .replace("`doc`", "the end");
+                (reader.error_position(), reason)
+            }
+        };
+        let at = usize::try_from(at).unwrap_or(0).clamp(ROOT.len(), end.max(ROOT.len()));
+        let rest = joined.text[at..end.max(at)].split(|c: char| c.is_whitespace()).next().unwrap_or_default();
+        let message = format!("this is not well-formed XML: {reason}");
+        findings.report(joined.span(at, at + rest.len()), "", message).done();
+        return;
+    }
+}
+
+/// Reports `&` where it opens no entity; `near` is where the parser noticed.
+fn report_bare_sign(joined: &Joined, near: u64, findings: &mut Findings<'_>) {
+    let near = usize::try_from(near).unwrap_or(0).min(joined.text.len());
+    let at = if joined.text[near..].starts_with('&') { Some(near) } else { joined.text[..near].rfind('&') };
+    let span = joined.span(at.unwrap_or(near), at.unwrap_or(near) + 1);
+    let message = "this is not well-formed XML: `&` opens no entity; write `&amp;`".to_owned();
+    findings.report(span, "", message).replace(span, "&amp;");
+}
+
+/// Elements of HTML whose end tag is not optional (HTML Living Standard, 13.1.2.4).
+const ELEMENTS: &[&str] = &[
+    "a", "abbr", "address", "article", "aside", "b", "big", "blockquote", "caption", "center", "cite",
+    "code", "dfn", "div", "dl", "em", "figure", "font", "h1", "h2", "h3", "h4", "h5", "h6", "i", "kbd", "ol",
+    "pre", "q", "s", "samp", "section", "small", "span", "strike", "strong", "sub", "sup", "table", "tt",
+    "u", "ul", "var",
+];
+
+/// Tells whether the notation shows HTML as such.
+fn renders_html(context: &Context<'_>) -> bool {
+    match context.doc.notation.as_str() {
+        "tags" => matches!(
+            context.file.language.dialect,
+            Dialect::Plain | Dialect::JavaScript | Dialect::TypeScript | Dialect::Php
+        ),
+        "commands" => true,
+        _ => false,
+    }
+}
+
+fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
+    if !renders_html(context) {
+        return;
+    }
+    let joined = Joined::of(context, "");
+    let text = &joined.text;
+    if !text.contains('<') {
+        return;
+    }
+    let hidden = hidden_html(text);
+    // Each block tag begins a text of its own.
+    let doc = context.doc;
+    let rows = doc.entries.iter().map(|entry| entry.lines.0).chain(doc.marks.iter().map(|mark| mark.lines.0));
+    let mut parts: Vec<usize> =
+        rows.filter_map(|row| joined.starts.get(row as usize).map(|&(at, _)| at)).collect();
+    parts.sort_unstable();
+    let mut parts = parts.into_iter().filter(|&at| at > 0).peekable();
+    let mut open: Vec<(String, usize, usize)> = Vec::new();
+    let mut faults: Vec<(String, usize, usize, bool)> = Vec::new();
+    let mut at = 0;
+    while let Some(found) = text[at..].find('<') {
+        let start = at + found;
+        at = start + 1;
+        while parts.next_if(|&part| part <= start).is_some() {
+            faults.extend(open.drain(..).map(|(name, from, upto)| (name, from, upto, true)));
+        }
+        if hidden.iter().any(|(from, upto)| (*from..*upto).contains(&start)) {
+            continue;
+        }
+        let Some(element) = element_at(text, start) else { continue };
+        at = element.end;
+        if element.closes {
+            match open.iter().rposition(|(name, ..)| *name == element.name) {
+                Some(place) => {
+                    faults.extend(open.drain(place + 1..).map(|(name, from, upto)| (name, from, upto, true)));
+                    open.pop();
+                }
+                None => faults.push((element.name, start, element.end, false)),
+            }
+        } else if !element.empty {
+            open.push((element.name, start, element.end));
+        }
+    }
+    faults.extend(open.into_iter().map(|(name, from, upto)| (name, from, upto, true)));
+    faults.sort_by_key(|&(_, from, ..)| from);
+    for (name, from, upto, opened) in faults {
+        let message = if opened {
+            format!("`<{name}>` is never closed; add `</{name}>`")
+        } else {
+            format!("`</{name}>` closes what was never open; remove it, or open it before")
+        };
+        findings.report(joined.span(from, upto), &name, message).done();
+    }
+}
+
+/// An HTML tag of a known element.
+struct Element {
+    name: String,
+    closes: bool,
+    empty: bool,
+    end: usize,
+}
+
+fn element_at(text: &str, start: usize) -> Option<Element> {
+    let rest = &text[start + 1..];
+    let (closes, rest) = rest.strip_prefix('/').map_or((false, rest), |rest| (true, rest));
+    let length = rest.find(|c: char| !c.is_ascii_alphanumeric()).unwrap_or(rest.len());
+    let name = &rest[..length];
+    // One capital letter is a type parameter; behind a name stand type arguments.
+    let lower = name.to_ascii_lowercase();
+    let argument =
+        !closes && text[..start].ends_with(|c: char| c.is_alphanumeric() || matches!(c, '_' | '<' | '&'));
+    if !ELEMENTS.contains(&lower.as_str()) || (name.len() == 1 && (name != lower || argument)) {
+        return None;
+    }
+    let close = rest.find('>')?;
+    let attributes = rest[length..close].trim();
+    let plain = attributes.trim_end_matches('/');
+    // What has no attributes' form is no tag.
+    if !plain.is_empty() && !plain.contains('=') {
+        return None;
+    }
+    let end = start + 1 + usize::from(closes) + close + 1;
+    Some(Element { name: lower, closes, empty: attributes.ends_with('/'), end })
+}
+
+/// Returns the ranges in which nothing is markup: inline code tags, code spans, fences, comments, verbatim parts,
+/// and the inside of elements that show code.
+fn hidden_html(text: &str) -> Vec<(usize, usize)> {
+    const PAIRS: &[(&str, &str)] = &[
+        ("<pre", "</pre>"),
+        ("<code", "</code>"),
+        ("<!--", "-->"),
+        ("```", "```"),
+        ("@code", "@endcode"),
+        ("\\code", "\\endcode"),
+        ("@verbatim", "@endverbatim"),
+        ("\\verbatim", "\\endverbatim"),
+        ("@htmlonly", "@endhtmlonly"),
+        ("\\htmlonly", "\\endhtmlonly"),
+        ("`", "`"),
+    ];
+    let mut out = Vec::new();
+    let mut at = 0;
+    while at < text.len() {
+        let rest = &text[at..];
+        if rest.starts_with("{@") {
+            let end = braces_end(text, at).unwrap_or(text.len());
+            out.push((at, end));
+            at = end;
+            continue;
+        }
+        let pair = PAIRS.iter().find(|(open, _)| rest.starts_with(open));
+        let end = pair.and_then(|(open, close)| {
+            let from = at + open.len();
+            // A code span ends with its paragraph at the latest.
+            let limit = if *open == "`" {
+                text[from..].find("\n\n").map_or(text.len(), |end| from + end)
+            } else {
+                text.len()
+            };
+            text[from..limit].find(close).map(|end| {
+                (
+                    from,
+                    from + end
+                        + if open.starts_with("<p") || open.starts_with("<c") { 0 } else { close.len() },
+                )
+            })
+        });
+        match end {
+            // The tags themselves still open and close.
+            Some((from, end)) => {
+                out.push((from, end));
+                at = end;
+            }
+            None => at += rest.chars().next().map_or(1, char::len_utf8),
+        }
+    }
+    out
+}
+
+/// Returns the offset behind the brace that closes the one at `open`.
+fn braces_end(text: &str, open: usize) -> Option<usize> {
+    let mut depth = 0_i32;
+    for (at, byte) in text.bytes().enumerate().skip(open) {
+        depth += i32::from(byte == b'{') - i32::from(byte == b'}');
+        if depth == 0 {
+            return Some(at + 1);
+        }
+    }
+    None
+}
+
+fn inline(context: &Context<'_>, findings: &mut Findings<'_>) {
+    if context.doc.notation.as_str() == "tags" {
+        inline_tags(context, findings);
+    }
+    if let Some(sign) = code_span_sign(context) {
+        code_spans(context, sign, findings);
+    }
+}
+
+fn inline_tags(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let joined = Joined::of(context, "");
+    let text = &joined.text;
+    let mut at = 0;
+    while let Some(found) = text[at..].find("{@") {
+        let open = at + found;
+        let name = text[open + 2..].split(|c: char| !c.is_alphanumeric()).next().unwrap_or_default();
+        at = open + 2;
+        let quoted = text[..open].ends_with(['\'', '"', '`', '\\']);
+        if name.is_empty() || quoted {
+            continue;
+        }
+        match braces_end(text, open) {
+            Some(end) => at = end,
+            None => {
+                let message = format!("`{{@{name}` never ends; close it with `}}`");
+                findings.report(joined.span(open, open + 2 + name.len()), name, message).done();
+                return;
+            }
+        }
+    }
+}
+
+/// Returns the sign of code spans where the notation has them.
+fn code_span_sign(context: &Context<'_>) -> Option<&'static str> {
+    match context.doc.notation.as_str() {
+        "callouts" | "headings" => Some("`"),
+        "tags" if matches!(context.file.language.dialect, Dialect::Kotlin | Dialect::TypeScript) => Some("`"),
+        "rest" => Some("``"),
+        _ => None,
+    }
+}
+
+fn code_spans(context: &Context<'_>, sign: &'static str, findings: &mut Findings<'_>) {
+    // Text in quotes of another kind uses the sign for itself.
+    if context.slice(context.doc.span).contains("''") {
+        return;
+    }
+    let mut open: Option<Span> = None;
+    let mut run = 0;
+    let mut last_row = None;
+    let lines = visible::lines(context);
+    for line in &lines {
+        let bare = line.text.trim_start();
+        let parted = last_row.is_none_or(|row| row + 1 != line.row)
+            || bare.starts_with(['-', '*', '+', '#', '@', ':', '|', '>']);
+        if parted && let Some(span) = open.take() {
+            report_span(sign, span, findings);
+        }
+        last_row = Some(line.row);
+        let mut at = 0;
+        while let Some(found) = line.text[at..].find('`') {
+            let start = at + found;
+            let length = line.text[start..].len() - line.text[start..].trim_start_matches('`').len();
+            at = start + length;
+            if line.text[..start].ends_with('\\') || (sign.len() == 2 && length != 2) {
+                continue;
+            }
+            match open {
+                Some(_) if length == run => open = None,
+                Some(_) => {}
+                None => {
+                    open = Some(line.span(start, at));
+                    run = length;
+                }
+            }
+        }
+    }
+    if let Some(span) = open {
+        report_span(sign, span, findings);
+    }
+}
+
+fn report_span(sign: &'static str, span: Span, findings: &mut Findings<'_>) {
+    let message = "this code span is open to the end of its paragraph; close it".to_owned();
+    findings.report(span, sign, message).done();
+}
+
+fn section(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let doc = context.doc;
+    for section in &doc.sections {
+        let text = context.slice(section.heading);
+        let Some(meant) = heading_meant(text, section.title) else { continue };
+        let message = format!("`{text}` is no heading of this notation; did you mean `{meant}`?");
+        let length = narrow(text.trim_end_matches(':').len());
+        let span = Span::new(section.heading.start, section.heading.start + length);
+        findings.report(span, text.trim_end_matches(':'), message).replace(span, &meant);
+    }
+    if doc.notation.as_str() == "headings" {
+        misspelt_headings(context, findings);
+    } else if context.file.language.notations.iter().any(|id| id.as_str() == "numpy") {
+        if doc.notation.as_str() == "numpy" {
+            short_underlines(context, findings);
+        }
+        unread_sections(context, findings);
+    }
+}
+
+/// Headings in Markdown that are near to a known one.
+fn misspelt_headings(context: &Context<'_>, findings: &mut Findings<'_>) {
+    for entry in context.doc.entries.iter().filter(|entry| entry.kind == EntryKind::Throws) {
+        let Some(name) = entry.name() else { continue };
+        let written = context.slice(name.span);
+        let bare = written.trim_end_matches(['.', ':']).trim();
+        if bare.eq_ignore_ascii_case(name.name.as_str()) {
+            continue;
+        }
+        let message = format!("`{written}` is no heading that readers know; did you mean `{}`?", name.name);
+        findings.report(name.span, written, message).replace(name.span, name.name.as_str());
+    }
+}
+
+/// Tells whether a section around a row was read as one and has entries.
+fn holds_entries(doc: &DocComment, section: &Section, row: usize) -> bool {
+    let around = section.lines.0 as usize <= row && row < section.lines.1 as usize;
+    around
+        && doc.entries.iter().any(|entry| section.lines.0 <= entry.lines.0 && entry.lines.0 < section.lines.1)
+}
+
+/// Underlines that are shorter than their heading: readers of the notation take both for text.
+fn short_underlines(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let doc = context.doc;
+    for section in doc.sections.iter().filter(|section| section.kind.is_some()) {
+        let title = context.slice(section.heading).trim_end_matches(':');
+        let Some(&under) = doc.lines.get(section.lines.0 as usize + 1) else { continue };
+        let under = context.slice(under).trim();
+        let is_line = under.len() >= 3 && under.bytes().all(|byte| matches!(byte, b'-' | b'='));
+        if is_line && under.len() < title.len() && holds_entries(doc, section, section.lines.0 as usize) {
+            let message = format!(
+                "the line below `{title}` is shorter than the heading, so that nobody reads it as one; make it as long"
+            );
+            findings.report(section.heading, title, message).done();
+        }
+    }
+}
+
+/// A known heading whose items are not indented, or whose underline is of another sign, with names of parameters
+/// below it.
+fn unread_sections(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let doc = context.doc;
+    let Some((signature, _)) = context.paired else { return };
+    let names: Vec<&str> = signature
+        .parameters
+        .iter()
+        .filter_map(|parameter| parameter.named())
+        .map(|name| name.as_str())
+        .collect();
+    let lines = visible::lines(context);
+    for pair in lines.windows(2) {
+        let (heading, next) = (&pair[0], &pair[1]);
+        let text = heading.text.trim();
+        let title = text.trim_end_matches(':');
+        if next.row != heading.row + 1
+            || !matches!(
+                title,
+                "Args"
+                    | "Arguments"
+                    | "Parameters"
+                    | "Params"
+                    | "Keyword Args"
+                    | "Keyword Arguments"
+                    | "Other Parameters"
+            )
+            || doc.sections.iter().any(|section| holds_entries(doc, section, heading.row))
+        {
+            continue;
+        }
+        let below = next.text.trim();
+        let named = |text: &str| {
+            let first =
+                text.split(|c: char| !(c.is_alphanumeric() || c == '_')).find(|word| !word.is_empty());
+            first.is_some_and(|first| names.contains(&first)) && text.contains([':', '-', '('])
+        };
+        let indent = |line: &str| line.len() - line.trim_start().len();
+        let lead = indent(heading.text);
+        let span = heading.span(lead, lead + text.len());
+        if text.ends_with(':') && named(below) && (indent(next.text) <= lead && heading.row > 0) {
+            let message = format!(
+                "the entries below `{text}` are not indented, so that nobody reads them as such; indent them"
+            );
+            findings.report(span, title, message).done();
+        } else if !text.ends_with(':')
+            && below.len() >= 3
+            && below.chars().all(|c| matches!(c, '=' | '~' | '_' | '*' | '–' | '—'))
+        {
+            let after = lines.iter().find(|line| line.row == next.row + 1);
+            if after.is_some_and(|line| {
+                names.contains(&line.text.trim().split([' ', ':', ',']).next().unwrap_or_default())
+            }) {
+                let message =
+                    format!("`{title}` is underlined with `{}`; underline it with `-`", &below[..1]);
+                findings.report(span, title, message).done();
+            }
+        }
+    }
+}

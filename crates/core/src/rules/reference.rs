@@ -1,0 +1,221 @@
+//! What comments refer to.
+
+use super::rule::{Check, Example, Rule};
+use super::{Context, Findings, visible};
+use crate::index::{Lookup, Owner};
+use crate::model::{Kind, Level, RuleId};
+use crate::text::{Span, nearest};
+
+pub(super) static BROKEN: Rule = Rule {
+    id: RuleId::new("reference.broken"),
+    level: Level::Warning,
+    says: "a link or a reference to a parameter names something of this project, or a parameter, that is not there",
+    why: "The reader is sent to a place that does not exist; mostly it was renamed.",
+    example: Example {
+        language: "csharp",
+        config: "",
+        before: "/// <summary>Weighs <paramref name=\"laod\"/> in kg.</summary>\npublic class Scale { }\npublic class Bridge {\n    /// <summary>Weighs <paramref name=\"laod\"/> in kg.</summary>\n    public void Weigh(int load) { }\n}\n",
+        after: "public class Bridge {\n    /// <summary>Weighs <paramref name=\"load\"/> in kg.</summary>\n    public void Weigh(int load) { }\n}\n",
+    },
+    check: Check::Comment(broken),
+};
+
+pub(super) static INHERIT: Rule = Rule {
+    id: RuleId::new("reference.inherit"),
+    level: Level::Warning,
+    says: "the comment asks to inherit, and there is nothing to inherit from",
+    why: "Readers see an empty comment.",
+    example: Example {
+        language: "csharp",
+        config: "",
+        before: "/// <summary>A scale.</summary>\npublic class Scale {\n    /// <inheritdoc/>\n    public void Weigh() { }\n}\n",
+        after: "/// <summary>A scale.</summary>\npublic class Scale {\n    /// <summary>Weighs a crate.</summary>\n    public void Weigh() { }\n}\n",
+    },
+    check: Check::Comment(inherit),
+};
+
+fn broken(context: &Context<'_>, findings: &mut Findings<'_>) {
+    match context.doc.notation.as_str() {
+        "xml" => {
+            named_elements(context, findings);
+            members(context, &["cref=\""], '.', findings);
+        }
+        "tags" => members(context, &["{@link ", "{@linkplain ", "@see "], '#', findings),
+        "google" | "numpy" | "rest" | "epytext" => members(context, &[":meth:`"], '.', findings),
+        _ => {}
+    }
+}
+
+/// Elements of XML that name a parameter or a type parameter.
+fn named_elements(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let declaration = context.declaration();
+    let Some((signature, _)) =
+        context.paired.filter(|_| declaration.kind.is_callable() || declaration.kind == Kind::Record)
+    else {
+        return;
+    };
+    for &line in &context.doc.lines {
+        let text = context.slice(line);
+        for (mark, of_types) in [("<paramref name=\"", false), ("<typeparamref name=\"", true)] {
+            for (at, _) in text.match_indices(mark) {
+                let start = at + mark.len();
+                let Some(name) = text[start..].split('"').next().filter(|name| !name.is_empty()) else {
+                    continue;
+                };
+                let known: Vec<&str> = if of_types {
+                    type_parameters(context)
+                } else {
+                    signature
+                        .parameters
+                        .iter()
+                        .filter_map(|parameter| parameter.named())
+                        .map(|name| name.as_str())
+                        .collect()
+                };
+                if known.contains(&name)
+                    || (!of_types && signature.receiver.as_ref().is_some_and(|receiver| *receiver == name))
+                {
+                    continue;
+                }
+                let span = Span::of(line.start as usize + start, line.start as usize + start + name.len());
+                let what = if of_types { "type parameter" } else { "parameter" };
+                match nearest(name, known) {
+                    Some(meant) => {
+                        let message = format!(
+                            "`{name}` is no {what} of `{}`; did you mean `{meant}`?",
+                            declaration.name
+                        );
+                        findings
+                            .report(span, name, message)
+                            .related(declaration.name_span, "the declaration")
+                            .replace(span, meant);
+                    }
+                    None => {
+                        let message =
+                            format!("`{name}` is no {what} of `{}`; correct the name", declaration.name);
+                        findings
+                            .report(span, name, message)
+                            .related(declaration.name_span, "the declaration")
+                            .done();
+                    }
+                }
+            }
+        }
+    }
+}
+
+/// Returns the names of the type parameters of a declaration and of all around it.
+fn type_parameters<'a>(context: &Context<'a>) -> Vec<&'a str> {
+    let mut out = Vec::new();
+    let mut at = Some(context.id);
+    while let Some(id) = at {
+        let declaration = context.file.outline.declaration(id);
+        out.extend(declaration.signature.type_parameters.iter().map(|parameter| parameter.name.as_str()));
+        at = declaration.owner;
+    }
+    out
+}
+
+/// Links of the form `Type#member`: the type is declared in this project, and has no such member.
+fn members(context: &Context<'_>, marks: &[&str], sign: char, findings: &mut Findings<'_>) {
+    for line in visible::lines(context) {
+        for mark in marks {
+            for (at, _) in line.text.match_indices(mark) {
+                let from = at + mark.len();
+                let rest = &line.text[from..];
+                let end = rest
+                    .find(|c: char| {
+                        c.is_whitespace() || matches!(c, '}' | '"' | '`' | '(' | '<' | ')' | ',' | '{')
+                    })
+                    .unwrap_or(rest.len());
+                let target = rest[..end].trim_start_matches(['~', '.']);
+                let target = target
+                    .strip_prefix(|c: char| c.is_ascii_uppercase())
+                    .filter(|rest| rest.starts_with(':'))
+                    .map_or(target, |rest| &rest[1..]);
+                let Some((ty, member)) = target.rsplit_once(sign) else { continue };
+                let is_name = |text: &str| {
+                    text.chars().all(|c| c.is_alphanumeric() || c == '_' || c == '$') && !text.is_empty()
+                };
+                let ty = ty.rsplit(['.', '$']).next().unwrap_or(ty);
+                if !is_name(member) || (!ty.is_empty() && !is_name(ty)) {
+                    continue;
+                }
+                check_member(
+                    context,
+                    (ty, member),
+                    line.span(from + end - member.len(), from + end),
+                    findings,
+                );
+            }
+        }
+    }
+}
+
+fn check_member(context: &Context<'_>, (ty, member): (&str, &str), span: Span, findings: &mut Findings<'_>) {
+    let (known, outline) = (context.file.known, context.file.outline);
+    let ty = if ty.is_empty() {
+        // Within the type around: only where that is the outermost, since outer members are seen as well.
+        let declaration = context.declaration();
+        let around = declaration.owner.filter(|_| !declaration.kind.is_type()).unwrap_or(context.id);
+        let owner = outline.declaration(around);
+        if !owner.kind.is_type() || owner.owner.is_some() {
+            return;
+        }
+        owner.name.as_str()
+    } else {
+        ty
+    };
+    let well_known = context.file.language.well_known.iter().any(|&(_, name, _)| name == member);
+    if well_known || member == ty {
+        return;
+    }
+    let Lookup::Absent(candidates) = known.member(ty, member) else { return };
+    match nearest(member, candidates.iter().map(|name| name.as_str())) {
+        Some(meant) => {
+            let message = format!("`{ty}` has no member `{member}`; did you mean `{meant}`?");
+            findings.report(span, member, message).replace(span, meant);
+        }
+        None => {
+            let message = format!("`{ty}` has no member `{member}`; correct the reference, or remove it");
+            findings.report(span, member, message).done();
+        }
+    }
+}
+
+fn inherit(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let (doc, declaration) = (context.doc, context.declaration());
+    if !doc.inherits || declaration.overrides || context.overrides {
+        return;
+    }
+    let text = context.slice(doc.span);
+    let lower = text.to_lowercase();
+    // What names its source is copied from there.
+    let Some(at) = lower.find("inheritdoc").filter(|_| !lower.contains("cref") && text.len() == lower.len())
+    else {
+        return;
+    };
+    let member = matches!(declaration.kind, Kind::Method | Kind::Property | Kind::Event);
+    let owner = declaration
+        .owner
+        .map(|owner| context.file.outline.declaration(owner))
+        // What uses a trait has its comments from elsewhere.
+        .filter(|owner| owner.kind.is_type() && owner.kind != Kind::Trait);
+    let Some(owner) = owner.filter(|_| member) else { return };
+    let owner = Owner {
+        path: context.file.source.path(),
+        qualified: &owner.qualified,
+        supertypes: &owner.supertypes,
+    };
+    if !context.file.known.knows_supertypes(owner)
+        || context.file.known.overridden(owner, declaration).is_some()
+    {
+        return;
+    }
+    let span = Span::of(doc.span.start as usize + at, doc.span.start as usize + at + "inheritdoc".len());
+    let message = format!(
+        "`{}` overrides nothing from which a comment could be inherited; describe it here",
+        declaration.name
+    );
+    findings.report(span, "", message).related(declaration.name_span, "the declaration").done();
+}

@@ -1,0 +1,207 @@
+//! What of a comment is running text: code, links, addresses and markup set aside. Where it is not sure that
+//! something is text, it is taken for code: rules that read the text would rather miss a fault than invent one.
+
+use super::Context;
+use crate::model::Carrier;
+use crate::text::Span;
+
+/// Marks that open code over several lines, with what closes it.
+const BLOCKS: &[(&str, &str)] = &[
+    ("```", "```"),
+    ("~~~", "~~~"),
+    ("<pre", "</pre>"),
+    ("<code", "</code>"),
+    ("<script", "</script>"),
+    ("<style", "</style>"),
+    ("@code", "@endcode"),
+    ("\\code", "\\endcode"),
+    ("@verbatim", "@endverbatim"),
+    ("\\verbatim", "\\endverbatim"),
+    ("@dot", "@enddot"),
+    ("\\dot", "\\enddot"),
+    ("@startuml", "@enduml"),
+    ("\\f[", "\\f]"),
+    ("@f[", "@f]"),
+    ("$$", "$$"),
+    ("<!--", "-->"),
+    ("<![CDATA[", "]]>"),
+];
+
+/// A line of a comment outside code.
+pub(super) struct Visible<'s> {
+    /// Its index among the comment's lines.
+    pub(super) row: usize,
+    /// Its text, indentation included.
+    pub(super) text: &'s str,
+    /// Where it begins, in bytes.
+    pub(super) start: u32,
+}
+
+impl Visible<'_> {
+    /// Returns the span of a part of the line, by offsets in it.
+    pub(super) fn span(&self, from: usize, upto: usize) -> Span {
+        Span::of(self.start as usize + from, self.start as usize + upto)
+    }
+}
+
+/// Returns the lines outside blocks of code.
+pub(super) fn lines<'a>(context: &Context<'a>) -> Vec<Visible<'a>> {
+    let doc = context.doc;
+    let mut out = Vec::with_capacity(doc.lines.len());
+    let mut closing: Option<&str> = None;
+    // A block that is opened by its indentation lasts until a line at this indentation or less.
+    let mut literal: Option<usize> = None;
+    let mut blank_before = false;
+    let docstring = context.file.language.carrier == Carrier::Docstring;
+    let base = doc.lines.iter().skip(usize::from(docstring)).map(|&line| context.slice(line));
+    let base = base.filter(|line| !line.trim().is_empty()).map(indent).min().unwrap_or(0);
+    for (row, &line) in doc.lines.iter().enumerate() {
+        let text = context.slice(line);
+        let bare = text.trim();
+        if let Some(close) = closing {
+            if bare.contains(close) {
+                closing = None;
+            }
+            continue;
+        }
+        if bare.is_empty() {
+            blank_before = true;
+            continue;
+        }
+        let column = if docstring && row == 0 { base } else { indent(text) };
+        if literal.is_some_and(|limit| column > limit) {
+            continue;
+        }
+        literal = None;
+        if bare.starts_with(">>>") || bare.starts_with("...") && docstring {
+            // What a prompt answers lasts until an empty line.
+            literal = Some(column.saturating_sub(1));
+            continue;
+        }
+        let opened = BLOCKS.iter().find_map(|&(open, close)| {
+            let at = bare.find(open)?;
+            // `{@code` is an inline tag.
+            if bare[..at].ends_with('{') {
+                return None;
+            }
+            (!bare[at + open.len()..].contains(close)).then_some(close)
+        });
+        if let Some(close) = opened {
+            closing = Some(close);
+            continue;
+        }
+        if blank_before && !docstring && column >= base + 4 {
+            literal = Some(base + 3);
+            continue;
+        }
+        blank_before = false;
+        if bare.ends_with("::") {
+            literal = Some(column);
+        }
+        out.push(Visible { row, text, start: line.start });
+    }
+    out
+}
+
+fn indent(line: &str) -> usize {
+    line.chars().take_while(|c| c.is_whitespace()).map(|c| if c == '\t' { 4 } else { 1 }).sum()
+}
+
+/// Returns a line with what is no running text replaced, at equal length, by spaces: code spans, inline tags,
+/// elements, addresses, paths, and words that are names.
+pub(super) fn without_code(text: &str) -> String {
+    let mut out: Vec<u8> = text.bytes().collect();
+    let mut blank = |from: usize, upto: usize| out[from..upto].fill(b' ');
+    let mut at = 0;
+    while let Some(found) = text[at..].find(['`', '{', '<', '[', '$', '"']) {
+        let open = at + found;
+        let rest = &text[open..];
+        let end = match rest.as_bytes()[0] {
+            b'`' => {
+                let ticks = rest.len() - rest.trim_start_matches('`').len();
+                let close = rest[ticks..].find(&rest[..ticks]);
+                Some(close.map_or(text.len(), |close| open + ticks + close + ticks))
+            }
+            b'{' if rest.starts_with("{@") || rest.starts_with("{") => Some(closed(text, open, b'{', b'}')),
+            b'<' if rest[1..].starts_with(|c: char| c.is_ascii_alphabetic() || matches!(c, '/' | '!')) => {
+                Some(rest.find('>').map_or(text.len(), |close| open + close + 1))
+            }
+            b'[' => Some(closed(text, open, b'[', b']')),
+            b'$' => rest[1..].find('$').map(|close| open + close + 2),
+            b'"' if rest[1..].starts_with(char::is_alphanumeric) => {
+                rest[1..].find('"').map(|close| open + close + 2)
+            }
+            _ => None,
+        };
+        match end {
+            Some(end) => {
+                blank(open, end);
+                at = end.max(open + 1);
+            }
+            None => at = open + 1,
+        }
+    }
+    String::from_utf8(out).unwrap_or_else(|_| " ".repeat(text.len()))
+}
+
+fn closed(text: &str, open: usize, opening: u8, closing: u8) -> usize {
+    let mut depth = 0_i32;
+    for (at, byte) in text.bytes().enumerate().skip(open) {
+        depth += i32::from(byte == opening) - i32::from(byte == closing);
+        if depth == 0 {
+            return at + 1;
+        }
+    }
+    text.len()
+}
+
+/// Returns the plain words of a line from which code was taken out, each with its offset: letters only, in
+/// lower case but for the first letter, and no part of a name, path, address or number.
+pub(super) fn words(text: &str) -> Vec<(usize, &str)> {
+    let mut out = Vec::new();
+    let mut start = 0;
+    for part in text.split_inclusive(char::is_whitespace) {
+        let at = start;
+        start += part.len();
+        if is_prose(part.trim_end()) {
+            take_words(part, at, &mut out);
+        }
+    }
+    out
+}
+
+fn is_letter(c: char) -> bool {
+    c.is_alphabetic() || matches!(c, '\'' | '’')
+}
+
+/// Hyphens join plain words; everything else makes a name, a path or an address.
+fn is_prose(part: &str) -> bool {
+    let inner = part.trim_matches(|c: char| !c.is_alphanumeric());
+    inner.chars().all(|c| is_letter(c) || c == '-')
+        && !part.starts_with(['@', '\\', '#', '$', '%', '&', '-', '.', ':', '/', '_'])
+}
+
+fn take_words<'t>(part: &'t str, start: usize, out: &mut Vec<(usize, &'t str)>) {
+    let mut at = 0;
+    for word in part.split(|c: char| !is_letter(c)) {
+        let offset = start + at;
+        at += word.len() + part[at + word.len()..].chars().next().map_or(0, char::len_utf8);
+        if !word.is_empty() && word.chars().skip(1).all(|c| !c.is_uppercase()) {
+            out.push((offset, word));
+        }
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::{without_code, words};
+
+    #[test]
+    fn code_links_and_names_are_no_words() {
+        let text = "Reads `teh` {@link Teh} <b>teh</b> a_b [teh](http://teh.x) parseTeh v2 end-to-end, teh.";
+        let bare = without_code(text);
+        assert_eq!(bare.len(), text.len());
+        let found: Vec<&str> = words(&bare).into_iter().map(|(_, word)| word).collect();
+        assert_eq!(found, ["Reads", "teh", "end", "to", "end", "teh"]);
+    }
+}

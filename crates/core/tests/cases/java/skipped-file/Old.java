@@ -1,0 +1,6 @@
+// vinequill: skip-file
+
+/** @param nothing is here */
+public class Old {
+    public void weigh(int load) {}
+}
