@@ -7,8 +7,8 @@ use vinequill_core::review::FileReading;
 use vinequill_core::settings::Settings;
 use vinequill_core::text::nearest;
 use vinequill_project::{
-    Configured, Decoded, Found, Left, Reviewed, Selection, Unread, Work, configure, decode, find_files,
-    visit_files,
+    ConfigSource, Configured, Decoded, Found, Left, Nested, Reviewed, Selection, Unread, Work, configure,
+    decode, find_files, visit_files,
 };
 
 use crate::exit::{Exit, Failure};
@@ -23,6 +23,8 @@ pub(crate) struct Session {
     pub(crate) files: Vec<Found>,
     /// The other files of the project: what they know counts, and nothing is told of them.
     around: Vec<Found>,
+    /// What holds in folders that have a configuration of their own.
+    nested: Nested,
     /// What was left out.
     pub(crate) left: Left,
     /// Folders that could not be entered.
@@ -65,8 +67,13 @@ impl Session {
                 )));
             }
         }
-        let start =
-            paths.first().map_or(cwd, |path| if path.is_dir() { path } else { path.parent().unwrap_or(cwd) });
+        let folder = |path: &PathBuf| {
+            if path.is_dir() { path.clone() } else { path.parent().unwrap_or(cwd).to_owned() }
+        };
+        // Inside the project around the working folder, one file is looked at as all of it is.
+        let around = vinequill_project::nearest_project(cwd)
+            .filter(|root| !paths.is_empty() && paths.iter().all(|path| path.starts_with(root)));
+        let start = &around.unwrap_or_else(|| paths.first().map_or(cwd.to_owned(), folder));
         let mut project =
             configure(start, &common.config_source(), &common.overrides()).map_err(Failure::usage)?;
         check_languages(&common.languages, &project.settings)?;
@@ -87,6 +94,7 @@ impl Session {
         };
         let (files, left, refused) =
             find_files(&project.root, &reviewed, &selection, &project.settings).map_err(Failure::usage)?;
+        let nested = nested(common, &project, &left, &reviewed)?;
         let around = if is_project && reviewed != [project.root.clone()] {
             let all = Selection { languages: Vec::new(), ..selection };
             let root = std::slice::from_ref(&project.root);
@@ -97,7 +105,7 @@ impl Session {
         } else {
             Vec::new()
         };
-        Ok(Self { project, files, around, left, refused, cwd: cwd.to_owned() })
+        Ok(Self { project, files, around, nested, left, refused, cwd: cwd.to_owned() })
     }
 
     /// Reads the files, or standard input where that is asked for, and calls `visit` with each.
@@ -116,7 +124,8 @@ impl Session {
             None => (self.files.as_slice(), self.around.clone()),
         };
         let settings = &self.project.settings;
-        for result in visit_files(Work { files, around: &around, settings, jobs: common.jobs }, &visit) {
+        let work = Work { files, around: &around, settings, nested: &self.nested, jobs: common.jobs };
+        for result in visit_files(work, &visit) {
             match result {
                 Ok(file) => out.files.push(file),
                 Err(error) => out.unread.push(error),
@@ -203,6 +212,30 @@ impl Session {
         }
         parts.join(", ")
     }
+}
+
+/// Reads the configurations of folders inside the project: those found, and those above what was named.
+fn nested(
+    common: &Common,
+    project: &Configured,
+    left: &Left,
+    reviewed: &[PathBuf],
+) -> Result<Nested, Failure> {
+    if !matches!(common.config_source(), ConfigSource::Nearest) {
+        return Ok(Nested::default());
+    }
+    let above =
+        reviewed.iter().flat_map(|path| path.ancestors()).filter(|dir| dir.starts_with(&project.root));
+    let mut folders: Vec<PathBuf> = above
+        .filter(|dir| dir.join("vinequill.toml").is_file())
+        .map(Path::to_owned)
+        .chain(left.configured.iter().cloned())
+        .collect();
+    folders.sort();
+    folders.dedup();
+    let own = project.file.as_deref().and_then(Path::parent);
+    folders.retain(|folder| Some(folder.as_path()) != own);
+    Nested::read(&folders, &common.overrides()).map_err(Failure::usage)
 }
 
 fn default_paths(project: &Configured) -> Vec<PathBuf> {

@@ -12,7 +12,7 @@ use std::time::{Duration, Instant};
 use vinequill_core::reading::Parsers;
 use vinequill_core::settings::{Config, Overrides, Settings};
 use vinequill_core::text::Source;
-use vinequill_project::{Found, Selection, Work, find_files, read, review_files};
+use vinequill_project::{Found, Nested, Selection, Work, find_files, read, review_files};
 
 const WORKERS: usize = 2;
 const ROUNDS: usize = 9;
@@ -37,7 +37,14 @@ fn main() {
         for _ in 0..ROUNDS {
             parsing.push(timed(|| parse(&files, &settings)));
             reviewing.push(timed(|| {
-                review_files(Work { files: &files, around: &[], settings: &settings, jobs: WORKERS }).len()
+                review_files(Work {
+                    files: &files,
+                    around: &[],
+                    settings: &settings,
+                    nested: &Nested::default(),
+                    jobs: WORKERS,
+                })
+                .len()
             }));
         }
         let (parsing, reviewing) = (median(parsing), median(reviewing));

@@ -3,10 +3,10 @@
 use std::path::{Path, PathBuf};
 
 use crate::decode::encoding_named;
-use vinequill_core::settings::{Config, ConfigError, Overrides, Settings};
+use vinequill_core::settings::{Config, ConfigError, CoverageConfig, Overrides, Settings};
 
 /// The name of the configuration file.
-const FILE_NAME: &str = "vinequill.toml";
+pub(crate) const FILE_NAME: &str = "vinequill.toml";
 
 /// A project with its settings.
 #[derive(Debug)]
@@ -40,6 +40,22 @@ pub enum ConfigFailure {
         path: PathBuf,
         /// What is wrong.
         source: ConfigError,
+    },
+    /// Configurations build on each other in a circle.
+    #[error("{}: `extends` leads in a circle, by {}", path.display(), base.display())]
+    Circle {
+        /// The file.
+        path: PathBuf,
+        /// What it builds on.
+        base: PathBuf,
+    },
+    /// A key that only the topmost configuration may have.
+    #[error("{}: `{key}` is for the whole project; set it in the topmost configuration", path.display())]
+    Topmost {
+        /// The file.
+        path: PathBuf,
+        /// The key.
+        key: &'static str,
     },
     /// An encoding that is not known.
     #[error(
@@ -82,11 +98,7 @@ pub fn configure(from: &Path, source: &Source, overrides: &Overrides) -> Result<
     };
     let config = match &file {
         None => Config::default(),
-        Some(path) => {
-            let text = std::fs::read_to_string(path)
-                .map_err(|source| ConfigFailure::Io { path: path.clone(), source })?;
-            Config::parse(&text).map_err(|source| ConfigFailure::Mistake { path: path.clone(), source })?
-        }
+        Some(path) => read_config(path, &mut Vec::new())?,
     };
     // What the file says is checked by itself first, so that a mistake is told at its place.
     if let Some(path) = &file {
@@ -97,6 +109,67 @@ pub fn configure(from: &Path, source: &Source, overrides: &Overrides) -> Result<
     check_encodings(&config)?;
     let root = nearest_project(from).unwrap_or_else(|| from.to_owned());
     Ok(Configured { root, file, config, settings })
+}
+
+/// Reads a configuration and those it builds on; `seen` has the files that are being read.
+fn read_config(path: &Path, seen: &mut Vec<PathBuf>) -> Result<Config, ConfigFailure> {
+    let io = |source| ConfigFailure::Io { path: path.to_owned(), source };
+    let text = std::fs::read_to_string(path).map_err(io)?;
+    let mistake = |source| ConfigFailure::Mistake { path: path.to_owned(), source };
+    let config = Config::parse(&text).map_err(mistake)?;
+    let Some(base) = &config.extends else { return Ok(config) };
+    let base = path.parent().unwrap_or(Path::new("")).join(base);
+    let real = std::fs::canonicalize(&base).unwrap_or_else(|_| base.clone());
+    if seen.contains(&real) {
+        return Err(ConfigFailure::Circle { path: path.to_owned(), base });
+    }
+    seen.push(real);
+    let base = read_config(&base, seen)?;
+    Config::parse_over(&text, base).map_err(mistake)
+}
+
+/// The configurations of folders inside a project; each takes the place of those above it.
+#[derive(Debug, Default)]
+pub struct Nested(Vec<(PathBuf, Settings)>);
+
+impl Nested {
+    /// Reads the configurations of folders, given without the project's own.
+    ///
+    /// # Errors
+    /// [`ConfigFailure`] when a file cannot be read or has a mistake, or sets what only the topmost may.
+    pub fn read(folders: &[PathBuf], overrides: &Overrides) -> Result<Self, ConfigFailure> {
+        let mut out = Vec::new();
+        for folder in folders {
+            let path = folder.join(FILE_NAME);
+            let config = read_config(&path, &mut Vec::new())?;
+            let own = &config;
+            for (is_set, key) in
+                [(!own.paths.is_empty(), "paths"), (own.coverage != CoverageConfig::default(), "coverage")]
+            {
+                if is_set && own.base.is_none() {
+                    return Err(ConfigFailure::Topmost { path, key });
+                }
+            }
+            let mistake = |source| ConfigFailure::Mistake { path: path.clone(), source };
+            vinequill_core::settle(&config, &Overrides::default()).map_err(mistake)?;
+            let settings = vinequill_core::settle(&config, overrides).map_err(ConfigFailure::Option)?;
+            out.push((folder.clone(), settings));
+        }
+        // The deepest first.
+        out.sort_by_key(|(folder, _)| std::cmp::Reverse(folder.components().count()));
+        Ok(Self(out))
+    }
+
+    /// Returns the settings of the nearest folder above a file, where one has its own.
+    #[must_use]
+    pub fn for_file(&self, path: &Path) -> Option<&Settings> {
+        self.0.iter().find(|(folder, _)| path.starts_with(folder)).map(|(_, settings)| settings)
+    }
+
+    /// Returns the folders that have a configuration, the deepest first.
+    pub fn folders(&self) -> impl Iterator<Item = &Path> {
+        self.0.iter().map(|(folder, _)| folder.as_path())
+    }
 }
 
 fn check_encodings(config: &Config) -> Result<(), ConfigFailure> {

@@ -7,7 +7,7 @@ mod run;
 mod walk;
 mod write;
 
-pub use config::{ConfigFailure, Configured, Source as ConfigSource, configure, nearest_project};
+pub use config::{ConfigFailure, Configured, Nested, Source as ConfigSource, configure, nearest_project};
 pub use decode::{Decoded, Encoding, ReadFailure, decode, read};
 pub use run::{Reviewed, Unread, Visit, Work, review_files, visit_files};
 pub use walk::{Found, Left, Selection, WalkFailure, find_files};

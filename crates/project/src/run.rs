@@ -14,7 +14,7 @@ use vinequill_core::settings::Settings;
 use vinequill_core::text::Source;
 
 use crate::decode::{Decoded, ReadFailure, read};
-use crate::{Encoding, Found};
+use crate::{Encoding, Found, Nested};
 
 /// A file that was reviewed.
 pub struct Reviewed {
@@ -71,6 +71,8 @@ pub struct Work<'a> {
     pub around: &'a [Found],
     /// What holds.
     pub settings: &'a Settings,
+    /// What holds in folders that have a configuration of their own.
+    pub nested: &'a Nested,
     /// Number of workers; 0: one a processor.
     pub jobs: usize,
 }
@@ -120,7 +122,8 @@ enum Looked<'a> {
 /// # Panics
 /// When the system has no thread left to start.
 pub fn visit_files<T: Send>(work: Work<'_>, visit: &Visit<'_, T>) -> Vec<Result<T, Unread>> {
-    let Work { files, around, settings, jobs } = work;
+    let Work { files, around, settings, nested, jobs } = work;
+    let settings = |file: &Found| nested.for_file(&file.path).unwrap_or(settings);
     let pool = rayon::ThreadPoolBuilder::new()
         .num_threads(jobs)
         .stack_size(8 << 20)
@@ -133,7 +136,7 @@ pub fn visit_files<T: Send>(work: Work<'_>, visit: &Visit<'_, T>) -> Vec<Result<
     let kept = AtomicU64::new(0);
     let mut looked = spread(&pool, &order, |at, parsers| {
         let told = at < files.len();
-        guarded(file(at), parsers, |parsers| look(file(at), told, (settings, &kept), parsers))
+        guarded(file(at), parsers, |parsers| look(file(at), told, (settings(file(at)), &kept), parsers))
     });
     looked.sort_by_key(|&(at, _)| at);
     let mut facts = Vec::with_capacity(looked.len());
@@ -157,6 +160,7 @@ pub fn visit_files<T: Send>(work: Work<'_>, visit: &Visit<'_, T>) -> Vec<Result<
                 Looked::Waiting(waiting) => *waiting,
                 Looked::Unread(unread) => return Err(unread),
                 Looked::Again | Looked::Around => {
+                    let settings = settings(&files[at]);
                     let (decoded, source) = load(&files[at], settings)?;
                     Waiting {
                         reading: FileReading::read_first(&source, files[at].language, settings, parsers),

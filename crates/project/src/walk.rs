@@ -12,6 +12,7 @@ use vinequill_core::reading::Language;
 use vinequill_core::settings::Settings;
 
 use crate::Decoded;
+use crate::config::FILE_NAME;
 
 /// What to look for.
 #[derive(Clone, Debug, Default)]
@@ -50,6 +51,8 @@ pub struct Left {
     pub generated: u64,
     /// By the configuration.
     pub excluded: u64,
+    /// Folders with a configuration of their own.
+    pub configured: Vec<PathBuf>,
     /// With endings that no language reads; only when nothing else was found do they matter.
     pub unknown: BTreeMap<String, u64>,
 }
@@ -116,6 +119,9 @@ pub fn find_files(
         for entry in walk {
             match entry {
                 Ok(entry) if entry.file_type().is_some_and(|kind| kind.is_file()) => {
+                    if entry.file_name() == FILE_NAME {
+                        left.configured.extend(entry.path().parent().map(Path::to_owned));
+                    }
                     take(root, entry.path(), false, &filter, (&mut found, &mut left));
                 }
                 Ok(_) => {}

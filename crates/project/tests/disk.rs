@@ -9,13 +9,13 @@ use vinequill_core::languages;
 use vinequill_core::reading::Parsers;
 use vinequill_core::settings::{Config, Overrides, Settings};
 use vinequill_project::{
-    ConfigSource, Found, Left, Reviewed, Selection, Unread, Work, configure, find_files, nearest_project,
-    read, review_files, write,
+    ConfigSource, Found, Left, Nested, Reviewed, Selection, Unread, Work, configure, find_files,
+    nearest_project, read, review_files, write,
 };
 
 /// Reviews files that are a whole project.
 fn reviewed(files: &[Found], settings: &Settings, jobs: usize) -> Vec<Result<Reviewed, Unread>> {
-    review_files(Work { files, around: &[], settings, jobs })
+    review_files(Work { files, around: &[], settings, nested: &Nested::default(), jobs })
 }
 
 fn settings(config: &str) -> Settings {

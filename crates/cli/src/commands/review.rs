@@ -80,6 +80,7 @@ impl Review {
                 totals: &totals,
                 all: self.all || pair.file.is_some() || !terminal::is_watched(),
                 notes: self.notes || self.common.verbose,
+                verbose: self.common.verbose,
                 quiet: self.common.quiet,
                 left_out: session.left_out(visited.generated()),
             };

@@ -30,6 +30,8 @@ pub(crate) struct View<'a> {
     pub(crate) all: bool,
     /// Notes are listed.
     pub(crate) notes: bool,
+    /// Say more.
+    pub(crate) verbose: bool,
     /// Only findings are listed.
     pub(crate) quiet: bool,
     /// What was not reviewed.

@@ -45,6 +45,10 @@ fn file_report(view: &View<'_>, file: &Reviewed, findings: &[&Finding]) -> Strin
     let mut out = rule_line(&path, &plural(findings.len(), "finding"));
     for finding in findings {
         out.push_str(&excerpt(&file.source, &path, finding));
+        if view.verbose {
+            let line = format!("vinequill: waive {} -- WHY", finding.raw.rule);
+            out.push_str(&styled(style::FAINT, &format!("\nto waive it, in its comment: {line}")));
+        }
         out.push_str("\n\n");
     }
     out
@@ -220,6 +224,8 @@ fn closing(view: &View<'_>, shown: usize) -> String {
     if !view.left_out.is_empty() {
         let _ = writeln!(out, "{:<HEAD$}{}", "not reviewed", view.left_out);
     }
+    out.push_str(&waived(view));
+    out.push_str(&plain_comments(view));
     if shown > 0 {
         let rule = totals.by_rule.iter().max_by_key(|((_, level), count)| (*level, **count));
         let rule = rule.map_or("", |((rule, _), _)| rule.as_str());
@@ -231,6 +237,42 @@ fn closing(view: &View<'_>, shown: usize) -> String {
         }
     }
     out
+}
+
+/// Counts what the source waives; with reasons where more is to be said.
+fn waived(view: &View<'_>) -> String {
+    if view.totals.waived == 0 {
+        return String::new();
+    }
+    let hint = if view.verbose { "" } else { " (-v shows the reasons)" };
+    let mut out = format!("{:<HEAD$}{}{hint}\n", "waived", view.totals.waived);
+    if !view.verbose {
+        return out;
+    }
+    for file in view.files {
+        let path = view.session.typed_path(file.source.path());
+        for finding in &file.findings {
+            if let State::Waived(reason) = &finding.state {
+                let line = file.source.line(finding.raw.span.start);
+                // Writing to a string cannot fail.
+                let _ = writeln!(out, "{:<HEAD$}{path}:{line} {}: {reason}", "", finding.raw.rule);
+            }
+        }
+    }
+    out
+}
+
+/// Where plain comments stand more often than doc comments, they may be the custom.
+fn plain_comments(view: &View<'_>) -> String {
+    let ordinary = view.totals.by_rule.iter().filter(|((rule, _), _)| rule.as_str() == "comment.ordinary");
+    let ordinary: u64 = ordinary.map(|(_, count)| *count).sum();
+    if ordinary < 20 || ordinary <= view.totals.counts.described {
+        return String::new();
+    }
+    format!(
+        "{:<HEAD$}are plain comments the custom here? then name their marks in `doc-marks` of the language\n",
+        ""
+    )
 }
 
 const fn level_style(level: Level) -> anstyle::Style {

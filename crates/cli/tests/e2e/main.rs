@@ -7,6 +7,7 @@
 #![expect(clippy::unwrap_used, reason = "helpers of tests stop the test where they fail")]
 
 mod bad_input;
+mod configuration;
 mod coverage;
 mod demo;
 mod draft;

@@ -4,7 +4,7 @@ use std::sync::OnceLock;
 
 use tree_sitter::{Node, Tree};
 
-use super::{Custom, Given, Language, Parsers, Reader, Token, Walk, attach, walk};
+use super::{Custom, DocMarks, Given, Language, Parsers, Reader, Token, Walk, attach, walk};
 use crate::model::{Carrier, Doc, Outline};
 use crate::text::{Source, Span};
 
@@ -285,12 +285,12 @@ impl<G: Grammar> GrammarReader<G> {
 }
 
 impl<G: Grammar> Reader for GrammarReader<G> {
-    fn read(&self, source: &Source, parsers: &mut Parsers) -> Outline {
+    fn read(&self, source: &Source, marks: DocMarks<'_>, parsers: &mut Parsers) -> Outline {
         let Some((tree, given)) = self.parse(source, parsers) else {
             let all = Span::of(0, source.text().len());
             return Outline { unparsed: vec![all], ..Outline::default() };
         };
-        let mut outline = walk::walk(self.0, source, &tree, given);
+        let mut outline = walk::walk(self.0, (source, marks), &tree, given);
         attach(&mut outline, source, Custom::of(self.0.serves()));
         outline
     }

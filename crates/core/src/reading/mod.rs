@@ -18,7 +18,9 @@ pub use comments::{block_lines, line_run_text, without_mark};
 pub use flow::{Hierarchy, Raised, Types};
 pub(crate) use grammar::kinds;
 pub use grammar::{Action, CommentForm, Grammar, GrammarReader, Next, Table, Vocabulary};
-pub use language::{CommentPlace, Demand, Deprecation, Explained, Language, Owe, Reader, Token, TypeWords};
+pub use language::{
+    CommentPlace, Demand, Deprecation, DocMarks, Explained, Language, Owe, Reader, Token, TypeWords,
+};
 pub use mask::Given;
 pub use parsers::Parsers;
 pub use walk::{Scope, Walk};

@@ -5,7 +5,7 @@ use smol_str::{SmolStr, format_smolstr};
 use tree_sitter::{Node, Tree};
 
 use super::flow::{self, Flow};
-use super::{Action, Given, Grammar, Next, Raised, Table, Token, comments};
+use super::{Action, DocMarks, Given, Grammar, Next, Raised, Table, Token, comments};
 use crate::model::{
     Answer, Body, Carrier, CommentId, DeclId, Declaration, Doc, Excuse, Kind, Misplaced, Name, Origin,
     Outline, RawComment, Surface, Thrown,
@@ -57,6 +57,8 @@ pub struct Walk<'t, N: 'static> {
     declared: Vec<usize>,
     /// The braces of bodies that the grammar was not given, and in which something is called.
     left_out: Vec<u32>,
+    /// What opens documentation besides what the language has.
+    marks: DocMarks<'t>,
 }
 
 impl<'t, N: Copy> Walk<'t, N> {
@@ -410,7 +412,12 @@ impl<'t, N: Copy> Walk<'t, N> {
 }
 
 /// Walks a tree and returns what it declares; comments are not attached yet.
-pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree, given: Given<'_>) -> Outline {
+pub(super) fn walk<G: Grammar>(
+    grammar: &G,
+    (source, marks): (&Source, DocMarks<'_>),
+    tree: &Tree,
+    given: Given<'_>,
+) -> Outline {
     let text = given.masked().map(str::to_owned);
     let left_out = given.into_calls();
     let mut walk = Walk {
@@ -430,6 +437,7 @@ pub(super) fn walk<G: Grammar>(grammar: &G, source: &Source, tree: &Tree, given:
         conditions: Vec::new(),
         declared: Vec::new(),
         left_out,
+        marks,
     };
     let mut cursor = tree.walk();
     let mut depth = 0;
@@ -493,7 +501,10 @@ fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Nod
     let text = walk.text(node);
     let bare = text.trim_end();
     let at = Span::of(node.start_byte(), node.start_byte() + bare.len());
-    let form = grammar.comment(bare);
+    let mut form = grammar.comment(bare);
+    if form.doc == Doc::No && walk.marks.take(bare) {
+        form.doc = Doc::Yes;
+    }
     let (doc, candidate) =
         (matches!(form.doc, Doc::Yes | Doc::Back | Doc::Elsewhere), form.doc == Doc::IfAbove);
     let source = walk.source.text();

@@ -11,7 +11,7 @@ use crate::model::{
     CommentId, Construction, DeclId, Dialect, DocComment, EntryKind, NotationId, Outline, Signature,
 };
 use crate::notations::{self, Lines};
-use crate::reading::{INSTRUCTION, Language, Parsers};
+use crate::reading::{DocMarks, INSTRUCTION, Language, Parsers};
 use crate::rules::FileContext;
 use crate::settings::{LanguageSettings, Settings};
 use crate::text::{Source, Span};
@@ -68,8 +68,8 @@ impl<'a> FileReading<'a> {
         parsers: &mut Parsers,
     ) -> Self {
         let language = languages::refined(language, source);
-        let mut outline = language.reader.read(source, parsers);
         let settings = settings.language(language.id);
+        let mut outline = language.reader.read(source, DocMarks(&settings.doc_marks), parsers);
         let mut evident: HashMap<CommentId, Option<NotationId>> = HashMap::new();
         for id in outline.declarations.iter().filter_map(|declaration| declaration.comment.doc) {
             evident.entry(id).or_insert_with(|| evidence(&outline.comment(id).lines, source, language));

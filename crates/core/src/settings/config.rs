@@ -24,6 +24,14 @@ pub enum Ask {
 #[derive(Clone, Debug, Default, PartialEq, Deserialize, schemars::JsonSchema)]
 #[serde(rename_all = "kebab-case", deny_unknown_fields)]
 pub struct Config {
+    /// The versions of the program that this configuration is for, as `>=0.1`.
+    pub requires: Option<String>,
+    /// Another configuration, relative to this file, that this one builds on: tables merge, scalars and lists
+    /// take its place, `words` and `exclude` add.
+    pub extends: Option<String>,
+    /// Rules, or patterns of rules, whose level nothing that builds on this configuration can lower.
+    #[serde(default)]
+    pub locked: Vec<String>,
     /// Folders and files to review when none are named.
     #[serde(default)]
     pub paths: Vec<String>,
@@ -68,6 +76,9 @@ pub struct Config {
     /// The text that this was read from: mistakes that are found later are told by their line in it.
     #[serde(skip)]
     pub text: String,
+    /// The configuration that this one builds on, where there is one.
+    #[serde(skip)]
+    pub base: Option<Box<Config>>,
 }
 
 /// The table `[coverage]`.
@@ -146,6 +157,9 @@ pub struct LanguageConfig {
     pub endings: Option<Vec<String>>,
     /// The encoding of its files that are not UTF-8 and have no byte order mark.
     pub encoding: Option<String>,
+    /// What opens comments that are documentation, besides what the language has.
+    #[serde(default)]
+    pub doc_marks: Vec<String>,
 }
 
 /// What comments owe: one word for all subjects, or a word each.
@@ -197,4 +211,49 @@ impl Config {
         let config: Self = toml::from_str(text).map_err(|error| ConfigError::of_toml(text, &error))?;
         Ok(Self { text: text.to_owned(), ..config })
     }
+
+    /// Parses the text of a configuration file that builds on another.
+    ///
+    /// # Errors
+    /// As [`Config::parse`].
+    pub fn parse_over(text: &str, base: Config) -> Result<Self, ConfigError> {
+        // By itself first, so that a mistake is told at its place.
+        Self::parse(text)?;
+        let own: toml::Table = toml::from_str(text).map_err(|error| ConfigError::of_toml(text, &error))?;
+        let mut whole: toml::Table =
+            toml::from_str(&base.text).map_err(|error| ConfigError::of_toml(&base.text, &error))?;
+        for key in ["extends", "requires", "locked"] {
+            whole.remove(key);
+        }
+        let whole = merged(whole, own);
+        let text_of_all = toml::to_string(&whole).unwrap_or_default();
+        let config: Self = toml::Value::Table(whole)
+            .try_into()
+            .map_err(|error| ConfigError::of_toml(&text_of_all, &error))?;
+        // What builds on this one builds on all of it.
+        Ok(Self { text: text_of_all, base: Some(Box::new(base)), ..config })
+    }
+}
+
+/// Lists that add up where one configuration builds on another.
+const ADDING: &[&str] = &["words", "exclude"];
+
+/// Merges tables: scalars and lists of the second take the place of the first's.
+fn merged(mut base: toml::Table, own: toml::Table) -> toml::Table {
+    for (key, value) in own {
+        let value = match (base.remove(&key), value) {
+            (Some(toml::Value::Table(before)), toml::Value::Table(after)) => {
+                toml::Value::Table(merged(before, after))
+            }
+            (Some(toml::Value::Array(mut before)), toml::Value::Array(after))
+                if ADDING.contains(&key.as_str()) =>
+            {
+                before.extend(after);
+                toml::Value::Array(before)
+            }
+            (_, value) => value,
+        };
+        base.insert(key, value);
+    }
+    base
 }

@@ -36,6 +36,26 @@ pub enum ConfigError {
     /// A placeholder that reads like no text at all.
     #[error("`placeholder = \"{0}\"`: a placeholder needs a word, so that it can be found again")]
     Wordless(String),
+    /// The program is another version than the configuration is for.
+    #[error(
+        "this configuration is for version `{wanted}` and this is {is}; take another version, or change `requires`"
+    )]
+    Requires {
+        /// What is wanted.
+        wanted: String,
+        /// This version.
+        is: &'static str,
+    },
+    /// A level that a configuration below has locked was lowered.
+    #[error(
+        "`{rule}` is locked at `{level}` by the configuration that this one builds on; it can be raised, not lowered"
+    )]
+    Locked {
+        /// The rule.
+        rule: &'static str,
+        /// Its level there.
+        level: &'static str,
+    },
     /// A kind of declaration is not known.
     #[error("no kind of declaration is named `{name}`{}", hint(.nearest.as_deref()))]
     UnknownKind {

@@ -85,6 +85,8 @@ pub struct LanguageSettings {
     pub endings: Option<Vec<String>>,
     /// The encoding of files that do not tell.
     pub encoding: Option<String>,
+    /// What opens documentation besides what the language has.
+    pub doc_marks: Vec<String>,
     levels: BTreeMap<RuleId, Level>,
 }
 
@@ -107,9 +109,11 @@ impl Settings {
     /// # Errors
     /// [`ConfigError`] when a rule, language or notation is named that is not known.
     pub fn resolve(config: &Config, overrides: &Overrides, known: Known<'_>) -> Result<Self, ConfigError> {
+        check_version(config)?;
         for name in config.languages.keys() {
             check_language(name, known)?;
         }
+        check_patterns(config.locked.iter().map(String::as_str), known)?;
         check_patterns(config.rules.keys().map(String::as_str), known)?;
         check_patterns(overrides.levels.iter().map(|setting| setting.pattern.as_str()), known)?;
         let placeholder = config.draft.placeholder.clone().unwrap_or_else(|| "TODO: describe".to_owned());
@@ -195,6 +199,7 @@ fn language_settings(
         ask.push(Ask::Fields);
     }
     let layers = [levels(&config.rules), levels(&own.rules), overrides.levels.clone()];
+    check_locks(language, config, known, &layers)?;
     Ok(LanguageSettings {
         surface: overrides.surface.or(own.surface).or(config.surface).unwrap_or(Surface::Public),
         demand,
@@ -216,8 +221,48 @@ fn language_settings(
         placeholder: placeholder.to_owned(),
         endings: own.endings.clone(),
         encoding: own.encoding.clone().or_else(|| config.encoding.clone()),
+        doc_marks: own.doc_marks.clone(),
         levels: known.rules.iter().map(|&(id, default)| (id, level_of(id, default, &layers))).collect(),
     })
+}
+
+fn check_version(config: &Config) -> Result<(), ConfigError> {
+    const IS: &str = env!("CARGO_PKG_VERSION");
+    let Some(wanted) = &config.requires else { return Ok(()) };
+    let requirement = semver::VersionReq::parse(wanted).map_err(|error| ConfigError::Pattern {
+        key: "requires".to_owned(),
+        pattern: wanted.clone(),
+        reason: error.to_string(),
+    })?;
+    let matches = semver::Version::parse(IS).is_ok_and(|version| requirement.matches(&version));
+    if matches { Ok(()) } else { Err(ConfigError::Requires { wanted: wanted.clone(), is: IS }) }
+}
+
+/// What a configuration further down has locked, nothing above can lower: no file, no option.
+fn check_locks(
+    language: &Language,
+    config: &Config,
+    known: Known<'_>,
+    layers: &[Vec<LevelSetting>],
+) -> Result<(), ConfigError> {
+    let mut below = config.base.as_deref();
+    while let Some(base) = below {
+        let own = base.languages.get(language.id.as_str()).map(|own| levels(&own.rules)).unwrap_or_default();
+        let locked = [levels(&base.rules), own];
+        for &(rule, default) in known.rules {
+            let is_locked = base.locked.iter().any(|pattern| covers(pattern, rule));
+            let least = level_of(rule, default, &locked);
+            if is_locked && level_of(rule, default, layers) < least {
+                return Err(ConfigError::Locked { rule: rule.as_str(), level: least.as_str() });
+            }
+        }
+        below = base.base.as_deref();
+    }
+    Ok(())
+}
+
+fn covers(pattern: &str, rule: RuleId) -> bool {
+    pattern.strip_suffix('*').map_or(pattern == rule.as_str(), |prefix| rule.as_str().starts_with(prefix))
 }
 
 fn levels(rules: &BTreeMap<String, Level>) -> Vec<LevelSetting> {
