@@ -7,8 +7,8 @@ use vinequill_core::review::FileReading;
 use vinequill_core::settings::Settings;
 use vinequill_core::text::nearest;
 use vinequill_project::{
-    ConfigSource, Configured, Decoded, Found, Left, Nested, Reviewed, Selection, Unread, Work, configure,
-    decode, find_files, visit_files,
+    Cache, ConfigSource, Configured, Decoded, Found, Left, Nested, Reviewed, Selection, Unread, Work,
+    configure, decode, find_files, review_files, visit_files,
 };
 
 use crate::exit::{Exit, Failure};
@@ -27,6 +27,8 @@ pub(crate) struct Session {
     nested: Nested,
     /// What was left out.
     pub(crate) left: Left,
+    /// What was found out before.
+    cache: Option<Cache>,
     /// Folders that could not be entered.
     refused: Vec<String>,
     /// The working folder.
@@ -42,6 +44,17 @@ pub(crate) struct Visited<T> {
 }
 
 impl<T> Visited<T> {
+    fn of(results: Vec<Result<T, Unread>>) -> Self {
+        let mut out = Self { files: Vec::new(), unread: Vec::new() };
+        for result in results {
+            match result {
+                Ok(file) => out.files.push(file),
+                Err(error) => out.unread.push(error),
+            }
+        }
+        out
+    }
+
     /// Counts the files that turned out to be generated.
     pub(crate) fn generated(&self) -> u64 {
         self.unread.iter().map(|unread| u64::from(matches!(unread, Unread::Generated))).sum()
@@ -105,7 +118,12 @@ impl Session {
         } else {
             Vec::new()
         };
-        Ok(Self { project, files, around, nested, left, refused, cwd: cwd.to_owned() })
+        let cache = if common.no_cache {
+            None
+        } else {
+            Cache::open(common.cache.as_deref(), &project.root, &deciding(common, &project, &nested))
+        };
+        Ok(Self { project, files, around, nested, left, cache, refused, cwd: cwd.to_owned() })
     }
 
     /// Reads the files, or standard input where that is asked for, and calls `visit` with each.
@@ -114,7 +132,15 @@ impl Session {
         common: &Common,
         visit: impl Fn(&Found, &FileReading<'_>, &Decoded) -> T + Sync,
     ) -> Result<Visited<T>, Failure> {
-        let mut out = Visited { files: Vec::new(), unread: Vec::new() };
+        self.work(common, |work| visit_files(work, &visit))
+    }
+
+    /// Gathers what a run is about, and has it `done`.
+    fn work<T>(
+        &self,
+        common: &Common,
+        done: impl FnOnce(Work<'_>) -> Vec<Result<T, Unread>>,
+    ) -> Result<Visited<T>, Failure> {
         let given = common.stdin_path.as_deref().map(|path| self.standard_input(path)).transpose()?;
         let (files, around) = match &given {
             Some(given) => {
@@ -124,19 +150,20 @@ impl Session {
             None => (self.files.as_slice(), self.around.clone()),
         };
         let settings = &self.project.settings;
-        let work = Work { files, around: &around, settings, nested: &self.nested, jobs: common.jobs };
-        for result in visit_files(work, &visit) {
-            match result {
-                Ok(file) => out.files.push(file),
-                Err(error) => out.unread.push(error),
-            }
-        }
-        Ok(out)
+        let cache = self.cache.as_ref();
+        let work = Work { files, around: &around, settings, nested: &self.nested, jobs: common.jobs, cache };
+        Ok(Visited::of(done(work)))
     }
 
     /// Reviews the files, or standard input where that is asked for.
     pub(crate) fn review(&self, common: &Common) -> Result<Visited<Reviewed>, Failure> {
-        self.visit(common, |_, reading, decoded| Reviewed::of(reading, decoded.encoding))
+        self.work(common, |work| {
+            let (results, note) = review_files(work);
+            if let Some(note) = note {
+                terminal::remark(&note);
+            }
+            results
+        })
     }
 
     /// Reads one file from standard input, as if it stood at `path`.
@@ -236,6 +263,16 @@ fn nested(
     let own = project.file.as_deref().and_then(Path::parent);
     folders.retain(|folder| Some(folder.as_path()) != own);
     Nested::read(&folders, &common.overrides()).map_err(Failure::usage)
+}
+
+/// All that decides what a review finds besides the files.
+fn deciding(common: &Common, project: &Configured, nested: &Nested) -> Vec<u8> {
+    let mut out = project.config.text.clone();
+    out.push_str(&format!("\0{:?}\0", common.overrides()));
+    for (folder, text) in nested.texts() {
+        out.push_str(&format!("{}\0{text}\0", folder.display()));
+    }
+    out.into_bytes()
 }
 
 fn default_paths(project: &Configured) -> Vec<PathBuf> {

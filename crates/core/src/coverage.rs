@@ -6,7 +6,7 @@ use crate::placeholder::is_placeholder;
 use crate::review::{Examined, FileReading, FileReview, Seen, Standing, undocumented_debt};
 
 /// What one declaration adds to coverage.
-#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+#[derive(Clone, Copy, Debug, PartialEq, Eq, serde::Serialize, serde::Deserialize)]
 pub struct Tally {
     /// Its kind.
     pub kind: Kind,
@@ -17,7 +17,7 @@ pub struct Tally {
 }
 
 /// Numbers that add up.
-#[derive(Clone, Copy, Debug, Default, PartialEq, Eq)]
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, serde::Serialize, serde::Deserialize)]
 pub struct Counts {
     /// Declarations that are asked for a comment.
     pub declared: u64,

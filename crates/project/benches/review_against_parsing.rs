@@ -43,7 +43,9 @@ fn main() {
                     settings: &settings,
                     nested: &Nested::default(),
                     jobs: WORKERS,
+                    cache: None,
                 })
+                .0
                 .len()
             }));
         }

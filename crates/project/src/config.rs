@@ -130,7 +130,7 @@ fn read_config(path: &Path, seen: &mut Vec<PathBuf>) -> Result<Config, ConfigFai
 
 /// The configurations of folders inside a project; each takes the place of those above it.
 #[derive(Debug, Default)]
-pub struct Nested(Vec<(PathBuf, Settings)>);
+pub struct Nested(Vec<(PathBuf, Settings, String)>);
 
 impl Nested {
     /// Reads the configurations of folders, given without the project's own.
@@ -153,22 +153,22 @@ impl Nested {
             let mistake = |source| ConfigFailure::Mistake { path: path.clone(), source };
             vinequill_core::settle(&config, &Overrides::default()).map_err(mistake)?;
             let settings = vinequill_core::settle(&config, overrides).map_err(ConfigFailure::Option)?;
-            out.push((folder.clone(), settings));
+            out.push((folder.clone(), settings, config.text));
         }
         // The deepest first.
-        out.sort_by_key(|(folder, _)| std::cmp::Reverse(folder.components().count()));
+        out.sort_by_key(|(folder, ..)| std::cmp::Reverse(folder.components().count()));
         Ok(Self(out))
     }
 
     /// Returns the settings of the nearest folder above a file, where one has its own.
     #[must_use]
     pub fn for_file(&self, path: &Path) -> Option<&Settings> {
-        self.0.iter().find(|(folder, _)| path.starts_with(folder)).map(|(_, settings)| settings)
+        self.0.iter().find(|(folder, ..)| path.starts_with(folder)).map(|(_, settings, _)| settings)
     }
 
-    /// Returns the folders that have a configuration, the deepest first.
-    pub fn folders(&self) -> impl Iterator<Item = &Path> {
-        self.0.iter().map(|(folder, _)| folder.as_path())
+    /// Returns the folders that have a configuration, the deepest first, each with its text.
+    pub fn texts(&self) -> impl Iterator<Item = (&Path, &str)> {
+        self.0.iter().map(|(folder, _, text)| (folder.as_path(), text.as_str()))
     }
 }
 

@@ -1,12 +1,14 @@
 //! The disk side: finds files and configuration, reads and writes text in its encoding, runs the core
 //! over many files at once.
 
+mod cache;
 mod config;
 mod decode;
 mod run;
 mod walk;
 mod write;
 
+pub use cache::Cache;
 pub use config::{ConfigFailure, Configured, Nested, Source as ConfigSource, configure, nearest_project};
 pub use decode::{Decoded, Encoding, ReadFailure, decode, read};
 pub use run::{Reviewed, Unread, Visit, Work, review_files, visit_files};

@@ -2,6 +2,7 @@
 //! files, whatever the number of workers.
 
 use std::cmp::Reverse;
+use std::collections::HashMap;
 use std::sync::atomic::{AtomicU64, AtomicUsize, Ordering};
 use std::sync::{Arc, Mutex, PoisonError};
 
@@ -13,6 +14,9 @@ use vinequill_core::review::{self, FileReading};
 use vinequill_core::settings::Settings;
 use vinequill_core::text::Source;
 
+use smol_str::SmolStr;
+
+use crate::cache::{Cache, ContentHash, Record, Stamp, StoredFinding, StoredReview, hash};
 use crate::decode::{Decoded, ReadFailure, read};
 use crate::{Encoding, Found, Nested};
 
@@ -46,6 +50,44 @@ impl Reviewed {
             findings: review.findings,
         }
     }
+
+    /// Returns what is to be kept of it.
+    fn stored(&self, index: ContentHash) -> StoredReview {
+        StoredReview {
+            index,
+            findings: self.findings.iter().filter_map(StoredFinding::of).collect(),
+            tallies: self.tallies.clone(),
+            unparsed_bytes: self.unparsed_bytes,
+        }
+    }
+
+    /// Makes a review of what was kept. The text is only read where a finding points into it.
+    fn recall(file: &Found, record: &Record, settings: &Settings) -> Result<Self, Unread> {
+        if record.generated && !file.named {
+            return Err(Unread::Generated);
+        }
+        if file.only.is_some_and(|id| id != record.language) {
+            return Err(Unread::OtherLanguage);
+        }
+        let language = settings.find_language(&record.language).map_or(file.language, |found| found);
+        let stored = record.review.as_ref().map(|review| &review.findings[..]).unwrap_or_default();
+        let findings: Vec<Finding> = stored.iter().filter_map(StoredFinding::back).collect();
+        let (encoding, source) = if findings.is_empty() {
+            (Encoding::Utf8, Source::new(&file.shown, ""))
+        } else {
+            let (decoded, source) = load(file, settings)?;
+            (decoded.encoding, source)
+        };
+        let review = record.review.as_ref();
+        Ok(Self {
+            source,
+            encoding,
+            language: language.id.as_str(),
+            findings,
+            tallies: review.map(|review| review.tallies.clone()).unwrap_or_default(),
+            unparsed_bytes: review.map_or(0, |review| review.unparsed_bytes),
+        })
+    }
 }
 
 /// A file that could not be read, or was left unread.
@@ -75,11 +117,13 @@ pub struct Work<'a> {
     pub nested: &'a Nested,
     /// Number of workers; 0: one a processor.
     pub jobs: usize,
+    /// What was found out before; none where nothing is kept.
+    pub cache: Option<&'a Cache>,
 }
 
-/// How many bytes of text are kept with what was read of them, until all files have told what they know;
+/// How many bytes of text are held with what was read of them, until all files have told what they know;
 /// files beyond are read a second time, so that memory does not grow with the project.
-const KEPT_BYTES: u64 = 48 << 20;
+const HELD_BYTES: u64 = 48 << 20;
 
 /// Marks of generated files, looked for in their first lines.
 const GENERATED: &[&str] = &[
@@ -111,9 +155,31 @@ enum Looked<'a> {
     /// Nothing is told of it.
     Around,
     Waiting(Box<Waiting<'a>>),
+    /// It is as it was when it was last read; its text, where that had to be looked at to know.
+    AsBefore,
     /// It is to be read again.
     Again,
     Unread(Unread),
+}
+
+/// What is to be kept of a file: its facts, and how to know it again.
+struct Told {
+    record: Record,
+    /// It was not read anew.
+    as_before: bool,
+}
+
+/// Makes a result of what is kept of a file; nothing when it cannot.
+type Recall<'a, T> = dyn Fn(&Found, &Record, &Settings) -> Result<T, Unread> + Sync + 'a;
+
+/// What came of a run.
+struct Ran<T> {
+    /// One result for each file that is told of.
+    results: Vec<Result<T, Unread>>,
+    /// What is known of all files afterwards, and the state of the index; nothing when all is as it was.
+    known: Option<(ContentHash, Vec<Record>)>,
+    /// What is to be told to the person.
+    note: Option<String>,
 }
 
 /// Reads files, and calls `visit` with each of those that are told of. All files of the project are read
@@ -122,85 +188,193 @@ enum Looked<'a> {
 /// # Panics
 /// When the system has no thread left to start.
 pub fn visit_files<T: Send>(work: Work<'_>, visit: &Visit<'_, T>) -> Vec<Result<T, Unread>> {
-    let Work { files, around, settings, nested, jobs } = work;
+    run(work, None, visit).results
+}
+
+/// Reviews files. What is kept of files that are as they were, in a project that knows what it knew, is not worked
+/// out again. Also returns what is to be told of the cache.
+#[must_use]
+pub fn review_files(work: Work<'_>) -> (Vec<Result<Reviewed, Unread>>, Option<String>) {
+    let recall =
+        |file: &Found, record: &Record, settings: &Settings| Reviewed::recall(file, record, settings);
+    let Ran { results, known, note } =
+        run(work, Some(&recall), &|_, reading, decoded| Reviewed::of(reading, decoded.encoding));
+    if let (Some(cache), Some((index, records))) = (work.cache, known) {
+        let mut reviews: HashMap<&str, &Reviewed> = HashMap::new();
+        for reviewed in results.iter().flatten() {
+            reviews.insert(reviewed.source.path(), reviewed);
+        }
+        let kept = records.into_iter().map(|mut record| {
+            if let Some(reviewed) = reviews.get(record.facts.path.as_str()) {
+                record.review = Some(reviewed.stored(index));
+            } else if record.review.as_ref().is_some_and(|review| review.index != index) {
+                record.review = None;
+            }
+            (record.facts.path.clone(), record)
+        });
+        cache.write(index, kept.collect());
+    }
+    (results, note)
+}
+
+fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_, T>) -> Ran<T> {
+    let Work { files, around, settings, nested, jobs, cache } = work;
     let settings = |file: &Found| nested.for_file(&file.path).unwrap_or(settings);
+    let file = |at: usize| files.get(at).unwrap_or_else(|| &around[at - files.len()]);
+    let count = files.len() + around.len();
     let pool = rayon::ThreadPoolBuilder::new()
         .num_threads(jobs)
         .stack_size(8 << 20)
         .build()
         .expect("starting worker threads fails only when the system has none left");
-    let file = |at: usize| files.get(at).unwrap_or_else(|| &around[at - files.len()]);
+    let (kept, note) = cache.map(Cache::read).unwrap_or_default();
+    let stamps: Vec<Option<Stamp>> = (0..count).map(|at| Stamp::of(&file(at).path)).collect();
+    let record = |at: usize| kept.files.get(file(at).shown.as_str()).filter(|_| file(at).given.is_none());
+    let is_same = |at: usize| match (record(at), stamps[at]) {
+        (Some(record), Some(stamp)) => kept.is_same(record, stamp),
+        _ => false,
+    };
+    // Nothing changed at all: what was found stands.
+    if let Some(recall) = recall
+        && kept.files.len() == count
+        && (0..count).all(is_same)
+        && (0..files.len()).all(|at| record(at).is_some_and(|record| record.is_reviewed(kept.index)))
+    {
+        let order: Vec<usize> = (0..files.len()).collect();
+        let results = spread(&pool, &order, |at, parsers| {
+            let Some(record) = record(at) else { return Err(Unread::Generated) };
+            guarded(&files[at], parsers, |_| recall(&files[at], record, settings(&files[at])))
+        });
+        return Ran { results: in_order(results), known: None, note };
+    }
     // The largest files first, so that no worker is left alone with one at the end.
-    let mut order: Vec<usize> = (0..files.len() + around.len()).collect();
-    order.sort_by_cached_key(|&at| Reverse(std::fs::metadata(&file(at).path).map_or(0, |found| found.len())));
-    let kept = AtomicU64::new(0);
-    let mut looked = spread(&pool, &order, |at, parsers| {
+    let mut order: Vec<usize> = (0..count).collect();
+    order.sort_by_key(|&at| Reverse(stamps[at].map_or(0, Stamp::size)));
+    let held = AtomicU64::new(0);
+    let looked = spread(&pool, &order, |at, parsers| {
         let told = at < files.len();
-        guarded(file(at), parsers, |parsers| look(file(at), told, (settings(file(at)), &kept), parsers))
+        let before = record(at).map(|record| (record, is_same(at)));
+        guarded(file(at), parsers, |parsers| {
+            look((file(at), told, stamps[at]), before, (settings(file(at)), &held), parsers)
+        })
     });
-    looked.sort_by_key(|&(at, _)| at);
-    let mut facts = Vec::with_capacity(looked.len());
+    let mut records = Vec::with_capacity(count);
     let mut waiting = Vec::with_capacity(files.len());
-    for (at, result) in looked {
+    for (at, result) in in_order(looked).into_iter().enumerate() {
         let (told, looked) = result.unwrap_or_else(|unread| (None, Looked::Unread(unread)));
-        facts.extend(told);
+        records.extend(told.map(|told| (at, told)));
         if at < files.len() {
             waiting.push(Mutex::new(looked));
         }
     }
-    let index = Arc::new(Index::of(facts));
+    let state = state_of(records.iter().map(|(_, told)| &told.record.facts));
+    let recalled: HashMap<usize, Record> = records
+        .iter()
+        .filter(|(at, told)| *at < files.len() && told.as_before && told.record.is_reviewed(state))
+        .map(|(at, told)| (*at, told.record.clone()))
+        .collect();
+    let given = |at: usize| file(at).given.is_some();
+    let known: Vec<Record> =
+        records.iter().filter(|(at, _)| !given(*at)).map(|(_, told)| told.record.clone()).collect();
+    let index = Arc::new(Index::of(records.into_iter().map(|(_, told)| told.record.facts)));
     order.retain(|&at| at < files.len());
-    let mut done = spread(&pool, &order, |at, parsers| {
+    let results = spread(&pool, &order, |at, parsers| {
         let taken = std::mem::replace(
             &mut *waiting[at].lock().unwrap_or_else(PoisonError::into_inner),
             Looked::Around,
         );
+        let settings = settings(&files[at]);
         guarded(&files[at], parsers, |parsers| {
-            let Waiting { reading, decoded } = match taken {
-                Looked::Waiting(waiting) => *waiting,
-                Looked::Unread(unread) => return Err(unread),
-                Looked::Again | Looked::Around => {
-                    let settings = settings(&files[at]);
-                    let (decoded, source) = load(&files[at], settings)?;
-                    Waiting {
-                        reading: FileReading::read_first(&source, files[at].language, settings, parsers),
-                        decoded,
-                    }
-                }
-            };
-            let reading = reading.among(&index);
-            if files[at].only.is_some_and(|id| id != reading.language.id.as_str()) {
-                return Err(Unread::OtherLanguage);
+            if let (Some(recall), Some(record)) = (recall, recalled.get(&at)) {
+                return recall(&files[at], record, settings);
             }
-            Ok(visit(&files[at], &reading, &decoded))
+            conclude(&files[at], taken, (settings, &index), parsers, visit)
         })
     });
+    Ran { results: in_order(results), known: Some((state, known)), note }
+}
+
+fn in_order<T>(mut done: Vec<(usize, T)>) -> Vec<T> {
     done.sort_by_key(|&(at, _)| at);
     done.into_iter().map(|(_, result)| result).collect()
 }
 
-/// Reads a file for what it knows, and keeps what was read of it where it is told of.
-fn look<'a>(
+/// The state of an index: the same for the same facts.
+fn state_of<'f>(facts: impl Iterator<Item = &'f FileFacts>) -> ContentHash {
+    let mut facts: Vec<&FileFacts> = facts.collect();
+    facts.sort_by(|a, b| a.path.cmp(&b.path));
+    hash(&postcard::to_stdvec(&facts).unwrap_or_default())
+}
+
+/// Calls `visit` with a file, now that all that is known is known.
+fn conclude<T>(
     file: &Found,
-    told: bool,
-    (settings, kept): (&'a Settings, &AtomicU64),
+    looked: Looked<'_>,
+    (settings, index): (&Settings, &Arc<Index>),
     parsers: &mut Parsers,
-) -> Result<(Option<FileFacts>, Looked<'a>), Unread> {
+    visit: &Visit<'_, T>,
+) -> Result<T, Unread> {
+    let (reading, decoded) = match looked {
+        Looked::Waiting(waiting) => (waiting.reading, waiting.decoded),
+        Looked::Unread(unread) => return Err(unread),
+        Looked::Again | Looked::AsBefore | Looked::Around => {
+            let (decoded, source) = load(file, settings)?;
+            (FileReading::read_first(&source, file.language, settings, parsers), decoded)
+        }
+    };
+    let reading = reading.among(index);
+    if file.only.is_some_and(|id| id != reading.language.id.as_str()) {
+        return Err(Unread::OtherLanguage);
+    }
+    Ok(visit(file, &reading, &decoded))
+}
+
+/// Reads a file for what it knows, and holds what was read of it where it is told of. A file that is as it was
+/// `before` is not parsed; the second half tells whether that is sure without looking.
+fn look<'a>(
+    (file, told, stamp): (&Found, bool, Option<Stamp>),
+    before: Option<(&Record, bool)>,
+    (settings, held): (&'a Settings, &AtomicU64),
+    parsers: &mut Parsers,
+) -> Result<(Option<Told>, Looked<'a>), Unread> {
+    let as_before = |record: Record| {
+        let looked = match (told, record.generated && !file.named) {
+            (false, _) => Looked::Around,
+            // What is generated is part of the project all the same.
+            (true, true) => Looked::Unread(Unread::Generated),
+            (true, false) => Looked::AsBefore,
+        };
+        (Some(Told { record, as_before: true }), looked)
+    };
+    if let Some((record, true)) = before {
+        return Ok(as_before(record.clone()));
+    }
     let (decoded, source) = load(file, settings)?;
+    let content = hash(decoded.text.as_bytes());
+    let stamp = stamp.unwrap_or_default();
+    if let Some((record, _)) = before.filter(|(record, _)| record.content == content) {
+        return Ok(as_before(Record { stamp, ..record.clone() }));
+    }
     let reading = FileReading::read_first(&source, file.language, settings, parsers);
-    let facts = Some(reading.facts());
+    let record = Record {
+        stamp,
+        content,
+        facts: reading.facts(),
+        generated: is_generated(&decoded.text),
+        language: SmolStr::new_static(reading.language.id.as_str()),
+        review: None,
+    };
     let bytes = source.text().len() as u64;
     let looked = if !told {
         Looked::Around
-    } else if !file.named && is_generated(&decoded.text) {
-        // What is generated is part of the project all the same.
+    } else if !file.named && record.generated {
         Looked::Unread(Unread::Generated)
-    } else if kept.fetch_add(bytes, Ordering::Relaxed) + bytes <= KEPT_BYTES {
+    } else if held.fetch_add(bytes, Ordering::Relaxed) + bytes <= HELD_BYTES {
         Looked::Waiting(Box::new(Waiting { reading, decoded }))
     } else {
         Looked::Again
     };
-    Ok((facts, looked))
+    Ok((Some(Told { record, as_before: false }), looked))
 }
 
 /// Spreads work over the workers of a pool: each takes the next piece when it is done with one.
@@ -243,12 +417,6 @@ fn load(file: &Found, settings: &Settings) -> Result<(Decoded, Source), Unread> 
     };
     let source = Source::new(&file.shown, &decoded.text);
     Ok((decoded, source))
-}
-
-/// Reviews files.
-#[must_use]
-pub fn review_files(work: Work<'_>) -> Vec<Result<Reviewed, Unread>> {
-    visit_files(work, &|_, reading, decoded| Reviewed::of(reading, decoded.encoding))
 }
 
 #[cfg(test)]

@@ -15,7 +15,7 @@ use vinequill_project::{
 
 /// Reviews files that are a whole project.
 fn reviewed(files: &[Found], settings: &Settings, jobs: usize) -> Vec<Result<Reviewed, Unread>> {
-    review_files(Work { files, around: &[], settings, nested: &Nested::default(), jobs })
+    review_files(Work { files, around: &[], settings, nested: &Nested::default(), jobs, cache: None }).0
 }
 
 fn settings(config: &str) -> Settings {

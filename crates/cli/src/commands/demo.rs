@@ -43,7 +43,8 @@ impl Demo {
             .with_context(|| format!("cannot write to {}", dir.display()))
             .map_err(Failure::Io)?;
         let dir = std::fs::canonicalize(&dir)?;
-        let common = Common::default();
+        let mut common = Common::default();
+        common.no_cache = true;
         let session = Session::open_in(&common, &[PathBuf::from(".")], &dir)?;
         let visited = session.review(&common)?;
         Review::for_demo().report(&session, &visited, pairs)?;

@@ -37,6 +37,12 @@ pub(crate) struct Common {
     /// Use no configuration file
     #[arg(long, help_heading = "What is read")]
     no_config: bool,
+    /// Folder to keep what was found out in, in place of the user's own
+    #[arg(long, value_name = "DIR", conflicts_with = "no_cache")]
+    pub(crate) cache: Option<PathBuf>,
+    /// Keep nothing, and use nothing that was kept
+    #[arg(long)]
+    pub(crate) no_cache: bool,
     /// Number of workers; one a processor unless given
     #[arg(long, value_name = "N", default_value_t = 0, hide_default_value = true)]
     pub(crate) jobs: usize,

@@ -228,3 +228,74 @@ fn where_there_is_no_header_what_can_be_linked_is_public() {
     workshop.write("other.h", b"int other(void);\n");
     assert!(!workshop.run(&["review", "--format", "short", "."]).out.contains("`linked`"));
 }
+
+/// Runs a review that keeps what it found out in `kept`.
+fn with_cache(workshop: &Workshop) -> String {
+    let ran = workshop.run(&["review", "--format", "json", "--cache", ".kept"]);
+    assert_eq!(ran.err, "");
+    ran.out
+}
+
+#[test]
+fn what_was_kept_changes_no_report() {
+    let interface = "/** What weighs. */\npublic interface Weigher {\n    /** Weighs it. */\n    int weigh(int load);\n}\n";
+    let class = "/** A frame. */\npublic class Scale implements Weigher {\n    public int weigh(int load) { return load; }\n}\n";
+    let workshop =
+        Workshop::with(&[("Weigher.java", interface), ("Scale.java", class), ("b/Faulty.java", FAULTY)]);
+    let fresh = |workshop: &Workshop| workshop.run(&["review", "--format", "json", "--no-cache"]).out;
+    for _ in 0..3 {
+        assert_eq!(with_cache(&workshop), fresh(&workshop));
+    }
+    // Another file decides: the method overrides nothing any more.
+    workshop.write("Weigher.java", interface.replace("int weigh", "int read").as_bytes());
+    let changed = with_cache(&workshop);
+    assert!(changed.contains("comment.missing"), "{changed}");
+    assert_eq!(changed, fresh(&workshop));
+    // A file that comes, one that changes, and one that goes.
+    workshop.write("c/New.java", FAULTY.as_bytes());
+    workshop.write("b/Faulty.java", FAULTY.replace("laod", "load").as_bytes());
+    assert_eq!(with_cache(&workshop), fresh(&workshop));
+    std::fs::remove_file(workshop.path().join("c/New.java")).unwrap();
+    assert_eq!(with_cache(&workshop), fresh(&workshop));
+    // Other settings, other findings.
+    workshop.write("vinequill.toml", b"[rules]\n\"comment.missing\" = \"none\"\n");
+    assert_eq!(with_cache(&workshop), fresh(&workshop));
+    // One file alone, and with it from standard input.
+    let one = workshop.run(&["review", "--format", "short", "--cache", ".kept", "Scale.java"]);
+    assert_eq!(one.out, workshop.run(&["review", "--format", "short", "--no-cache", "Scale.java"]).out);
+}
+
+#[test]
+fn a_damaged_cache_is_dropped_with_a_note() {
+    let workshop = Workshop::with(&[("Scale.java", FAULTY)]);
+    let first = with_cache(&workshop);
+    let folder = workshop.path().join(".kept");
+    let kept = std::fs::read_dir(&folder).unwrap().next().unwrap().unwrap().path();
+    for cut in [3, 60] {
+        let mut bytes = std::fs::read(&kept).unwrap();
+        let at = bytes.len() - cut;
+        bytes[at] ^= 0x55;
+        std::fs::write(&kept, &bytes).unwrap();
+        let ran = workshop.run(&["review", "--format", "json", "--cache", ".kept"]);
+        assert!(ran.err.contains("the cache was damaged and is made anew"), "{}", ran.err);
+        assert_eq!(ran.out, first);
+        assert_eq!(with_cache(&workshop), first);
+    }
+}
+
+#[test]
+fn several_processes_share_a_cache() {
+    let workshop = Workshop::with(&[("Scale.java", FAULTY), ("b/Scale.java", FAULTY)]);
+    let first = with_cache(&workshop);
+    std::thread::scope(|scope| {
+        for round in 0..4 {
+            let (workshop, first) = (&workshop, &first);
+            scope.spawn(move || {
+                for _ in 0..3 {
+                    workshop.write(&format!("other{round}.txt"), b"x");
+                    assert_eq!(&with_cache(workshop), first);
+                }
+            });
+        }
+    });
+}

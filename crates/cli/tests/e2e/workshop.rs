@@ -8,6 +8,8 @@ use std::process::{Command, Stdio};
 /// A temporary folder with files in it.
 pub(crate) struct Workshop {
     dir: tempfile::TempDir,
+    /// Where the program keeps what it found out.
+    cache: tempfile::TempDir,
 }
 
 /// What a run came to.
@@ -23,7 +25,7 @@ pub(crate) struct Ran {
 impl Workshop {
     /// Makes an empty one.
     pub(crate) fn new() -> Self {
-        Self { dir: tempfile::tempdir().unwrap() }
+        Self { dir: tempfile::tempdir().unwrap(), cache: tempfile::tempdir().unwrap() }
     }
 
     /// Makes one with files.
@@ -63,6 +65,7 @@ impl Workshop {
         let mut child = Command::new(env!("CARGO_BIN_EXE_vinequill"))
             .args(arguments)
             .current_dir(self.dir.path())
+            .env("XDG_CACHE_HOME", self.cache.path())
             .env_remove("NO_COLOR")
             .env_remove("COLUMNS")
             .stdin(Stdio::piped())

@@ -6,11 +6,11 @@ use super::{CommentId, Name, Signature};
 use crate::text::Span;
 
 /// Index of a declaration in its outline.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash)]
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, serde::Serialize, serde::Deserialize)]
 pub struct DeclId(pub u32);
 
 /// The sort of a declaration, as JSON names it.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash)]
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, serde::Serialize, serde::Deserialize)]
 #[expect(missing_docs, reason = "the variants are the words of the output format")]
 pub enum Kind {
     File,

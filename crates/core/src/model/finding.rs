@@ -45,7 +45,7 @@ impl Level {
 }
 
 /// A place that belongs to a finding, with what is there.
-#[derive(Clone, Debug, PartialEq, Eq)]
+#[derive(Clone, Debug, PartialEq, Eq, serde::Serialize, serde::Deserialize)]
 pub struct Related {
     /// Where, in the same file.
     pub span: Span,
@@ -77,7 +77,7 @@ pub struct RawFinding {
 }
 
 /// What became of a finding.
-#[derive(Clone, Debug, PartialEq, Eq)]
+#[derive(Clone, Debug, PartialEq, Eq, serde::Serialize, serde::Deserialize)]
 pub enum State {
     /// Reported.
     New,

@@ -3,7 +3,7 @@
 use super::Span;
 
 /// Replaces the bytes of a span; an empty span inserts.
-#[derive(Clone, Debug, PartialEq, Eq)]
+#[derive(Clone, Debug, PartialEq, Eq, serde::Serialize, serde::Deserialize)]
 pub struct Edit {
     /// What is replaced, in bytes of the old text.
     pub span: Span,

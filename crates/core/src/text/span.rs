@@ -1,7 +1,9 @@
 //! A range of bytes in one source. Never a line: lines come from `LineIndex` at the outer edge.
 
 /// A half-open range of byte offsets into one source, at most 4 GiB long.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Default)]
+#[derive(
+    Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Default, serde::Serialize, serde::Deserialize,
+)]
 pub struct Span {
     /// Offset of the first byte.
     pub start: u32,

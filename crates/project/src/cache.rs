@@ -1,0 +1,256 @@
+//! What was found out before: per file its facts and its review, by content, settings and program.
+//!
+//! One file holds all of a project for one configuration. It is written whole, beside its place, and then moved
+//! there, so that several processes never see half of it; whoever comes last wins. A file that does not have
+//! the hash it says it has is thrown away: a cache is made anew, never trusted.
+
+use std::collections::HashMap;
+use std::io::Write;
+use std::path::{Path, PathBuf};
+use std::time::{Duration, SystemTime};
+
+use serde::{Deserialize, Serialize};
+use smol_str::SmolStr;
+use vinequill_core::coverage::Tally;
+use vinequill_core::index::FileFacts;
+use vinequill_core::model::{DeclId, Finding, Level, RawFinding, Related, State};
+use vinequill_core::rules;
+use vinequill_core::text::{Edit, Span};
+
+/// What every file of the cache opens with; another form has another number.
+const MAGIC: &[u8] = b"vinequill cache 1\n";
+
+/// Files of the cache that nobody has used for this long are removed.
+const KEPT_FOR: Duration = Duration::from_secs(60 * 60 * 24 * 30);
+
+/// A change within this time of the cache's own may not show in the time of a file.
+const RACY: Duration = Duration::from_secs(2);
+
+/// Where a project's cache is, for one configuration.
+#[derive(Clone, Debug)]
+pub struct Cache {
+    path: PathBuf,
+}
+
+/// How a file looked from outside.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Serialize, Deserialize)]
+pub(crate) struct Stamp {
+    size: u64,
+    modified: Duration,
+}
+
+impl Stamp {
+    /// Looks at a file; nothing when it is not there, or the system does not tell.
+    pub(crate) fn of(path: &Path) -> Option<Self> {
+        let metadata = std::fs::metadata(path).ok()?;
+        let modified = metadata.modified().ok()?.duration_since(SystemTime::UNIX_EPOCH).ok()?;
+        Some(Self { size: metadata.len(), modified })
+    }
+
+    /// Returns the size in bytes.
+    pub(crate) fn size(self) -> u64 {
+        self.size
+    }
+}
+
+/// The hash of a file's bytes.
+pub(crate) type ContentHash = [u8; 32];
+
+/// Hashes bytes (BLAKE3).
+pub(crate) fn hash(bytes: &[u8]) -> ContentHash {
+    *blake3::hash(bytes).as_bytes()
+}
+
+/// What is known of one file.
+#[derive(Clone, Debug, Serialize, Deserialize)]
+pub(crate) struct Record {
+    pub(crate) stamp: Stamp,
+    pub(crate) content: ContentHash,
+    pub(crate) facts: FileFacts,
+    /// It is marked as generated.
+    pub(crate) generated: bool,
+    /// The id of the language that its content is in.
+    pub(crate) language: SmolStr,
+    pub(crate) review: Option<StoredReview>,
+}
+
+impl Record {
+    /// Tells whether its review was made with this state of the index; of a generated file none is.
+    pub(crate) fn is_reviewed(&self, index: ContentHash) -> bool {
+        self.generated || self.review.as_ref().is_some_and(|review| review.index == index)
+    }
+}
+
+/// What a review found in a file.
+#[derive(Clone, Debug, Serialize, Deserialize)]
+pub(crate) struct StoredReview {
+    /// The state of the index that it was made with.
+    pub(crate) index: ContentHash,
+    pub(crate) findings: Vec<StoredFinding>,
+    pub(crate) tallies: Vec<Tally>,
+    pub(crate) unparsed_bytes: u64,
+}
+
+/// A finding; its rule by its place in the registry, which one program never changes.
+#[derive(Clone, Debug, Serialize, Deserialize)]
+pub(crate) struct StoredFinding {
+    rule: u32,
+    span: Span,
+    declaration: Option<DeclId>,
+    subject: SmolStr,
+    message: String,
+    suggestion: Option<SmolStr>,
+    related: Vec<Related>,
+    edits: Vec<Edit>,
+    only_note: bool,
+    level: Level,
+    name: SmolStr,
+    name_span: Option<Span>,
+    state: State,
+}
+
+impl StoredFinding {
+    /// Takes a finding in.
+    pub(crate) fn of(finding: &Finding) -> Option<Self> {
+        let raw = finding.raw.clone();
+        let rule = rules::ALL.iter().position(|rule| rule.id == raw.rule)?;
+        Some(Self {
+            rule: u32::try_from(rule).ok()?,
+            span: raw.span,
+            declaration: raw.declaration,
+            subject: raw.subject,
+            message: raw.message,
+            suggestion: raw.suggestion,
+            related: raw.related,
+            edits: raw.edits,
+            only_note: raw.only_note,
+            level: finding.level,
+            name: finding.declaration.clone(),
+            name_span: finding.declaration_span,
+            state: finding.state.clone(),
+        })
+    }
+
+    /// Gives the finding back; nothing when there is no such rule.
+    pub(crate) fn back(&self) -> Option<Finding> {
+        let rule = rules::ALL.get(self.rule as usize)?.id;
+        let stored = self.clone();
+        Some(Finding {
+            raw: RawFinding {
+                rule,
+                span: stored.span,
+                declaration: stored.declaration,
+                subject: stored.subject,
+                message: stored.message,
+                suggestion: stored.suggestion,
+                related: stored.related,
+                edits: stored.edits,
+                only_note: stored.only_note,
+            },
+            level: stored.level,
+            declaration: stored.name,
+            declaration_span: stored.name_span,
+            state: stored.state,
+        })
+    }
+}
+
+/// All that is known of a project.
+#[derive(Debug, Default, Serialize, Deserialize)]
+pub(crate) struct Kept {
+    /// When it was written, since the epoch.
+    written: Duration,
+    /// The state of the index.
+    pub(crate) index: ContentHash,
+    /// Files by path relative to the project.
+    pub(crate) files: HashMap<SmolStr, Record>,
+}
+
+impl Kept {
+    /// Tells whether a file surely is as it was, by its stamp alone.
+    pub(crate) fn is_same(&self, record: &Record, stamp: Stamp) -> bool {
+        record.stamp == stamp && stamp.modified + RACY < self.written
+    }
+}
+
+impl Cache {
+    /// Finds the place of a project's cache: in `folder`, else in the user's cache folder. `settings` is all that
+    /// decides what a review finds besides the files themselves. Nothing where there is no such folder.
+    #[must_use]
+    pub fn open(folder: Option<&Path>, root: &Path, settings: &[u8]) -> Option<Self> {
+        let folder = match folder {
+            Some(folder) => folder.to_owned(),
+            None => dirs::cache_dir()?.join("vinequill"),
+        };
+        let root = std::fs::canonicalize(root).unwrap_or_else(|_| root.to_owned());
+        let mut hasher = blake3::Hasher::new();
+        hasher.update(root.to_string_lossy().as_bytes());
+        hasher.update(&[0]);
+        hasher.update(env!("CARGO_PKG_VERSION").as_bytes());
+        hasher.update(&program());
+        hasher.update(settings);
+        let name = hasher.finalize().to_hex();
+        Some(Self { path: folder.join(format!("{}.kept", &name[..32])) })
+    }
+
+    /// Reads what is kept. Also returns a note when it was damaged.
+    pub(crate) fn read(&self) -> (Kept, Option<String>) {
+        let Ok(bytes) = std::fs::read(&self.path) else { return (Kept::default(), None) };
+        if let Some(kept) = unpack(&bytes) {
+            return (kept, None);
+        }
+        // Best effort: it is written anew in any case.
+        let _ = std::fs::remove_file(&self.path);
+        (Kept::default(), Some(format!("{}: the cache was damaged and is made anew", self.path.display())))
+    }
+
+    /// Writes what is known, and removes what nobody has used for long. Fails in silence: without a cache all
+    /// works as well.
+    pub(crate) fn write(&self, index: ContentHash, files: HashMap<SmolStr, Record>) {
+        let written = SystemTime::now().duration_since(SystemTime::UNIX_EPOCH).unwrap_or_default();
+        let kept = Kept { written, index, files };
+        let Some(folder) = self.path.parent() else { return };
+        let Ok(payload) = postcard::to_stdvec(&kept) else { return };
+        let write = || -> std::io::Result<()> {
+            std::fs::create_dir_all(folder)?;
+            let mut file = tempfile::NamedTempFile::new_in(folder)?;
+            file.write_all(MAGIC)?;
+            file.write_all(&hash(&payload))?;
+            file.write_all(&payload)?;
+            file.persist(&self.path)?;
+            Ok(())
+        };
+        if write().is_ok() {
+            tidy(folder);
+        }
+    }
+}
+
+/// What tells one build of the program from another of the same version.
+fn program() -> Vec<u8> {
+    let stamp = std::env::current_exe().ok().and_then(|path| Stamp::of(&path));
+    stamp.map(|stamp| format!("{stamp:?}").into_bytes()).unwrap_or_default()
+}
+
+fn unpack(bytes: &[u8]) -> Option<Kept> {
+    let rest = bytes.strip_prefix(MAGIC)?;
+    let (said, payload) = rest.split_at_checked(32)?;
+    if hash(payload) != said {
+        return None;
+    }
+    postcard::from_bytes(payload).ok()
+}
+
+/// Removes files of the cache that nobody has used for long.
+fn tidy(folder: &Path) {
+    let Ok(entries) = std::fs::read_dir(folder) else { return };
+    for entry in entries.filter_map(Result::ok) {
+        let path = entry.path();
+        let old = entry.metadata().and_then(|metadata| metadata.modified()).ok();
+        let old = old.and_then(|modified| modified.elapsed().ok()).is_some_and(|age| age > KEPT_FOR);
+        if old && path.extension().is_some_and(|ending| ending == "kept") {
+            // Another process may have been faster.
+            let _ = std::fs::remove_file(path);
+        }
+    }
+}
