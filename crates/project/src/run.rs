@@ -41,8 +41,14 @@ impl Reviewed {
     #[must_use]
     pub fn of(reading: &FileReading<'_>, encoding: Encoding) -> Self {
         let review = review::review(reading);
+        // The text is only needed where a finding points into it.
+        let source = if review.findings.is_empty() {
+            Source::new(reading.source.path(), "")
+        } else {
+            reading.source.clone()
+        };
         Self {
-            source: reading.source.clone(),
+            source,
             encoding,
             language: reading.language.id.as_str(),
             tallies: coverage::tallies(reading, &review),
@@ -147,7 +153,7 @@ fn is_generated(text: &str) -> bool {
 /// A file that waits for what the others know.
 struct Waiting<'a> {
     reading: FileReading<'a>,
-    decoded: Decoded,
+    encoding: Encoding,
 }
 
 /// What came of the first look at a file.
@@ -315,7 +321,10 @@ fn conclude<T>(
     visit: &Visit<'_, T>,
 ) -> Result<T, Unread> {
     let (reading, decoded) = match looked {
-        Looked::Waiting(waiting) => (waiting.reading, waiting.decoded),
+        Looked::Waiting(waiting) => {
+            let text = waiting.reading.source.text().to_owned();
+            (waiting.reading, Decoded { text, encoding: waiting.encoding })
+        }
         Looked::Unread(unread) => return Err(unread),
         Looked::Again | Looked::AsBefore | Looked::Around => {
             let (decoded, source) = load(file, settings)?;
@@ -370,7 +379,7 @@ fn look<'a>(
     } else if !file.named && record.generated {
         Looked::Unread(Unread::Generated)
     } else if held.fetch_add(bytes, Ordering::Relaxed) + bytes <= HELD_BYTES {
-        Looked::Waiting(Box::new(Waiting { reading, decoded }))
+        Looked::Waiting(Box::new(Waiting { reading, encoding: decoded.encoding }))
     } else {
         Looked::Again
     };

@@ -1,5 +1,7 @@
 //! The review of one file: rules on every comment, then levels and order.
 
+use std::cell::OnceCell;
+
 use smol_str::SmolStr;
 
 use super::waivers::Waivers;
@@ -240,7 +242,15 @@ impl Plan {
         let declaration = file.outline.declaration(id);
         let types_known = !declaration.signature.type_parameters.is_empty() || doc.has(EntryKind::TypeParam);
         let paired = (examined.known || types_known).then_some((examined.signature, &examined.pairing));
-        let context = Context { file, id, doc, paired, debt: &examined.debt, overrides: stand.overrides };
+        let context = Context {
+            file,
+            id,
+            doc,
+            paired,
+            debt: &examined.debt,
+            overrides: stand.overrides,
+            visible: OnceCell::new(),
+        };
         for planned in &self.0 {
             // Where the constructor is not known, only type parameters can be checked.
             if (planned.limited && !stand.asked) || (planned.of_params && !examined.known) {

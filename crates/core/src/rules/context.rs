@@ -1,6 +1,10 @@
 //! What a check is given, and where it puts what it finds.
 
+use std::cell::OnceCell;
+
 use smol_str::SmolStr;
+
+use super::visible::Visible;
 
 use crate::debt::Debt;
 use crate::index::Family;
@@ -58,6 +62,8 @@ pub struct Context<'a> {
     pub debt: &'a Debt,
     /// The declaration overrides a member of a supertype, marked or not.
     pub overrides: bool,
+    /// The lines of the comment that are no code, once they were asked for.
+    pub visible: OnceCell<Vec<Visible<'a>>>,
 }
 
 impl<'a> Context<'a> {

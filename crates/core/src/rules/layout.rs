@@ -109,7 +109,7 @@ fn late_text(context: &Context<'_>, findings: &mut Findings<'_>) {
         text.len() - text.trim_start().len()
     };
     let base = column(first);
-    let late = visible::lines(context).into_iter().find(|line| {
+    let late = visible::lines(context).iter().find(|line| {
         let row = u32::try_from(line.row).unwrap_or(u32::MAX);
         row > first
             && is_blank(context, row - 1)

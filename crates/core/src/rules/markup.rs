@@ -176,11 +176,11 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
     if !renders_html(context) {
         return;
     }
-    let joined = Joined::of(context, "");
-    let text = &joined.text;
-    if !text.contains('<') {
+    if !has(context, "<") {
         return;
     }
+    let joined = Joined::of(context, "");
+    let text = &joined.text;
     let hidden = hidden_html(text);
     // Each block tag begins a text of its own.
     let doc = context.doc;
@@ -307,7 +307,10 @@ fn hidden_html(text: &str) -> Vec<(usize, usize)> {
                 out.push((from, end));
                 at = end;
             }
-            None => at += rest.chars().next().map_or(1, char::len_utf8),
+            None => {
+                let next = rest.bytes().skip(1).position(|b| matches!(b, b'<' | b'`' | b'@' | b'\\' | b'{'));
+                at += next.map_or(rest.len(), |next| next + 1);
+            }
         }
     }
     out
@@ -334,7 +337,15 @@ fn inline(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
 }
 
+/// Tells whether a comment holds some text anywhere.
+fn has(context: &Context<'_>, text: &str) -> bool {
+    memchr::memmem::find(context.slice(context.doc.span).as_bytes(), text.as_bytes()).is_some()
+}
+
 fn inline_tags(context: &Context<'_>, findings: &mut Findings<'_>) {
+    if !has(context, "{@") {
+        return;
+    }
     let joined = Joined::of(context, "");
     let text = &joined.text;
     let mut at = 0;
@@ -369,14 +380,14 @@ fn code_span_sign(context: &Context<'_>) -> Option<&'static str> {
 
 fn code_spans(context: &Context<'_>, sign: &'static str, findings: &mut Findings<'_>) {
     // Text in quotes of another kind uses the sign for itself.
-    if context.slice(context.doc.span).contains("''") {
+    if !has(context, "`") || context.slice(context.doc.span).contains("''") {
         return;
     }
     let mut open: Option<Span> = None;
     let mut run = 0;
     let mut last_row = None;
     let lines = visible::lines(context);
-    for line in &lines {
+    for line in lines {
         let bare = line.text.trim_start();
         let parted = last_row.is_none_or(|row| row + 1 != line.row)
             || bare.starts_with(['-', '*', '+', '#', '@', ':', '|', '>']);

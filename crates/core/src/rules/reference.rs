@@ -118,6 +118,10 @@ fn type_parameters<'a>(context: &Context<'a>) -> Vec<&'a str> {
 
 /// Links of the form `Type#member`: the type is declared in this project, and has no such member.
 fn members(context: &Context<'_>, marks: &[&str], sign: char, findings: &mut Findings<'_>) {
+    let text = context.slice(context.doc.span).as_bytes();
+    if !marks.iter().any(|mark| memchr::memmem::find(text, mark.as_bytes()).is_some()) {
+        return;
+    }
     for line in visible::lines(context) {
         for mark in marks {
             for (at, _) in line.text.match_indices(mark) {

@@ -1,6 +1,8 @@
 //! What of a comment is running text: code, links, addresses and markup set aside. Where it is not sure that
 //! something is text, it is taken for code: rules that read the text would rather miss a fault than invent one.
 
+use std::borrow::Cow;
+
 use super::Context;
 use crate::model::Carrier;
 use crate::text::Span;
@@ -28,7 +30,7 @@ const BLOCKS: &[(&str, &str)] = &[
 ];
 
 /// A line of a comment outside code.
-pub(super) struct Visible<'s> {
+pub struct Visible<'s> {
     /// Its index among the comment's lines.
     pub(super) row: usize,
     /// Its text, indentation included.
@@ -44,8 +46,17 @@ impl Visible<'_> {
     }
 }
 
-/// Returns the lines outside blocks of code.
-pub(super) fn lines<'a>(context: &Context<'a>) -> Vec<Visible<'a>> {
+/// Returns the lines outside blocks of code, worked out once a comment.
+pub(super) fn lines<'c, 'a>(context: &'c Context<'a>) -> &'c [Visible<'a>] {
+    context.visible.get_or_init(|| read_lines(context))
+}
+
+/// Tells whether a line may open a block of code.
+fn may_open(line: &str) -> bool {
+    line.bytes().any(|byte| matches!(byte, b'`' | b'~' | b'<' | b'@' | b'\\' | b'$'))
+}
+
+fn read_lines<'a>(context: &Context<'a>) -> Vec<Visible<'a>> {
     let doc = context.doc;
     let mut out = Vec::with_capacity(doc.lines.len());
     let mut closing: Option<&str> = None;
@@ -78,7 +89,8 @@ pub(super) fn lines<'a>(context: &Context<'a>) -> Vec<Visible<'a>> {
             literal = Some(column.saturating_sub(1));
             continue;
         }
-        let opened = BLOCKS.iter().find_map(|&(open, close)| {
+        let blocks = if may_open(bare) { BLOCKS } else { &[] };
+        let opened = blocks.iter().find_map(|&(open, close)| {
             let at = bare.find(open)?;
             // `{@code` is an inline tag.
             if bare[..at].ends_with('{') {
@@ -109,7 +121,10 @@ fn indent(line: &str) -> usize {
 
 /// Returns a line with what is no running text replaced, at equal length, by spaces: code spans, inline tags,
 /// elements, addresses, paths, and words that are names.
-pub(super) fn without_code(text: &str) -> String {
+pub(super) fn without_code(text: &str) -> Cow<'_, str> {
+    if !text.contains(['`', '{', '<', '[', '$', '"']) {
+        return Cow::Borrowed(text);
+    }
     let mut out: Vec<u8> = text.bytes().collect();
     let mut blank = |from: usize, upto: usize| out[from..upto].fill(b' ');
     let mut at = 0;
@@ -141,7 +156,7 @@ pub(super) fn without_code(text: &str) -> String {
             None => at = open + 1,
         }
     }
-    String::from_utf8(out).unwrap_or_else(|_| " ".repeat(text.len()))
+    Cow::Owned(String::from_utf8(out).unwrap_or_else(|_| " ".repeat(text.len())))
 }
 
 fn closed(text: &str, open: usize, opening: u8, closing: u8) -> usize {
