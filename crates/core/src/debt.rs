@@ -22,6 +22,8 @@ pub struct Debt {
     pub yields: bool,
     /// Indexes into the signature's exceptions, one a type.
     pub throws: Vec<usize>,
+    /// Entries for exceptions are owed at all.
+    pub passed: bool,
 }
 
 /// What a debt is worked out from.
@@ -84,6 +86,7 @@ impl Debt {
             returns: full.returns && returns,
             yields: full.yields && returns,
             throws: if throws { full.throws } else { Vec::new() },
+            passed: throws,
         };
         let links = if debtor.links_answer && demand.param != Owe::Always {
             doc.prose(debtor.source, doc.span)
@@ -124,6 +127,7 @@ impl Debt {
             returns: returns.value == Answer::Yes && !returns.exempt && holds(EntryKind::Returns),
             yields: returns.yields && !returns.exempt && holds(EntryKind::Yields),
             throws: if holds(EntryKind::Throws) { thrown_once(&signature.throws) } else { Vec::new() },
+            passed: false,
         }
     }
 

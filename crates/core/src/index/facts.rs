@@ -3,9 +3,9 @@
 use serde::{Deserialize, Serialize};
 use smol_str::SmolStr;
 
-use crate::model::{Declaration, Kind, Outline, Surface};
+use crate::model::{Answer, Declaration, Kind, Name, Origin, Outline, Receiver, Surface, Thrown};
 use crate::reading::Language;
-use crate::text::narrow;
+use crate::text::{Source, narrow};
 
 /// What one file tells the project.
 #[derive(Clone, Debug, Default, PartialEq, Eq, Hash, Serialize, Deserialize)]
@@ -20,6 +20,30 @@ pub struct FileFacts {
     pub types: Vec<TypeFacts>,
     /// In languages with headers and with stubs, what other files may declare as well.
     pub callables: Vec<CallableFacts>,
+    /// What leaves each callable and what it calls, where that was wished for.
+    pub flows: Vec<FlowFacts>,
+}
+
+/// What leaves a callable, and what it calls.
+#[derive(Clone, Debug, PartialEq, Eq, Hash, Serialize, Deserialize)]
+pub struct FlowFacts {
+    /// Owners and name, joined by dots.
+    pub qualified: SmolStr,
+    /// Types of exceptions that surely leave it, each with the line, from 1, that throws it.
+    pub throws: Vec<(Name, u32)>,
+    /// What it calls.
+    pub calls: Vec<CallFacts>,
+}
+
+/// A call whose target may be known.
+#[derive(Clone, Debug, PartialEq, Eq, Hash, Serialize, Deserialize)]
+pub struct CallFacts {
+    /// What it is made on.
+    pub receiver: Receiver,
+    /// The name of what is called.
+    pub name: Name,
+    /// The types that handlers around it catch.
+    pub caught: Vec<Name>,
 }
 
 /// A type as other files may know it.
@@ -73,7 +97,8 @@ pub(super) fn is_linked(declaration: &Declaration) -> bool {
 
 /// Reads the facts of a file off its outline.
 #[must_use]
-pub fn tell(outline: &Outline, language: &Language, path: &str) -> FileFacts {
+pub fn tell(outline: &Outline, language: &Language, source: &Source) -> FileFacts {
+    let path = source.path();
     let mut types: Vec<TypeFacts> = Vec::new();
     let mut place: Vec<Option<usize>> = vec![None; outline.declarations.len()];
     for (at, declaration) in outline.declarations.iter().enumerate() {
@@ -119,7 +144,33 @@ pub fn tell(outline: &Outline, language: &Language, path: &str) -> FileFacts {
         is_header: language.is_header.map(|is_header| is_header(path)),
         types,
         callables,
+        flows: if outline.calls.is_empty() { Vec::new() } else { flows(outline, source) },
     }
+}
+
+/// Reads off what leaves each callable and what it calls.
+fn flows(outline: &Outline, source: &Source) -> Vec<FlowFacts> {
+    let mut calls: Vec<Vec<CallFacts>> = vec![Vec::new(); outline.declarations.len()];
+    for call in &outline.calls {
+        let (receiver, name) = (call.receiver.clone(), call.name.clone());
+        calls[call.caller.0 as usize].push(CallFacts { receiver, name, caught: call.caught.clone() });
+    }
+    let callables =
+        outline.declarations.iter().zip(calls).filter(|(declaration, _)| declaration.kind.is_callable());
+    let flow = |(declaration, calls): (&Declaration, Vec<CallFacts>)| {
+        let leaves = |thrown: &&Thrown| {
+            thrown.leaves == Answer::Yes
+                && !thrown.exempt
+                && matches!(thrown.origin, Origin::Declared | Origin::Body)
+        };
+        let throws = declaration.signature.throws.iter().filter(leaves);
+        FlowFacts {
+            qualified: declaration.qualified.clone(),
+            throws: throws.map(|thrown| (thrown.ty.clone(), source.line(thrown.span.start))).collect(),
+            calls,
+        }
+    };
+    callables.map(flow).collect()
 }
 
 fn callable(declaration: &Declaration) -> CallableFacts {

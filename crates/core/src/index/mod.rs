@@ -2,10 +2,11 @@
 //! file defines. Each file tells its facts once; the index of all of them answers for every file alike, so that
 //! one file is reviewed as the whole project is.
 //!
-//! `facts` is what one file tells; `project` is all of it, by family of languages.
+//! `facts` is what one file tells; `calls` follows exceptions through calls; `project` is all of it, by family of languages.
 
+mod calls;
 mod facts;
 mod project;
 
-pub use facts::{CallableFacts, FileFacts, MemberFacts, TypeFacts, tell};
+pub use facts::{CallFacts, CallableFacts, FileFacts, FlowFacts, MemberFacts, TypeFacts, tell};
 pub use project::{Family, Index, Lookup, Member, Owner, Pair};

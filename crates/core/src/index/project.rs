@@ -4,6 +4,7 @@ use std::collections::{HashMap, HashSet};
 
 use smol_str::SmolStr;
 
+use super::calls::CallGraph;
 use super::facts::{self, FileFacts, MemberFacts, TypeFacts};
 use crate::model::{Declaration, Name, Outline, Surface};
 use crate::reading::{Language, Types};
@@ -42,11 +43,13 @@ pub struct Member<'i> {
 #[derive(Debug, Default)]
 pub struct Family {
     paths: Vec<SmolStr>,
+    numbers: HashMap<SmolStr, u32>,
     /// Each type with the file that declares it.
     types: Vec<(u32, TypeFacts)>,
     by_name: HashMap<SmolStr, Vec<u32>>,
     pairs: HashMap<(SmolStr, u32), Pair>,
     has_headers: bool,
+    calls: CallGraph,
 }
 
 /// The facts of all files.
@@ -64,6 +67,11 @@ impl Index {
         for file in files {
             out.families.entry(file.family.clone()).or_default().take(file);
         }
+        for family in out.families.values_mut() {
+            let mut calls = std::mem::take(&mut family.calls);
+            calls.settle(family);
+            family.calls = calls;
+        }
         out
     }
 
@@ -77,6 +85,7 @@ impl Index {
 impl Family {
     fn take(&mut self, file: FileFacts) {
         let number = narrow(self.paths.len());
+        self.numbers.insert(file.path.clone(), number);
         self.paths.push(file.path);
         let is_header = file.is_header == Some(true);
         self.has_headers |= is_header;
@@ -85,10 +94,28 @@ impl Family {
             pair.in_header |= is_header;
             pair.documented_in_source |= !is_header && declared.documented;
         }
+        self.calls.take(number, file.flows);
         for facts in file.types {
             self.by_name.entry(facts.name.clone()).or_default().push(narrow(self.types.len()));
             self.types.push((number, facts));
         }
+    }
+
+    /// Returns the path of a file by its number.
+    pub(super) fn path(&self, file: u32) -> &str {
+        &self.paths[file as usize]
+    }
+
+    /// Returns the number of the file at a path.
+    pub(super) fn number(&self, path: &str) -> Option<u32> {
+        self.numbers.get(path).copied()
+    }
+
+    /// Tells whether exactly one type of the project has this name, parts of one taken together.
+    pub(super) fn only_type(&self, name: &str) -> Option<&str> {
+        let mut found = self.named(name);
+        let (_, first) = found.next()?;
+        found.all(|(_, other)| other.qualified == first.qualified).then_some(first.qualified.as_str())
     }
 
     fn named<'i>(&'i self, name: &str) -> impl Iterator<Item = (&'i str, &'i TypeFacts)> + use<'i> {
@@ -172,6 +199,7 @@ impl Family {
     /// Applies what is known to the outline of a file: one of two comments answers for header and source, the
     /// header decides how far both can be seen, and handlers of the project's exceptions are understood.
     pub fn apply(&self, outline: &mut Outline, language: &Language, path: &str) {
+        self.calls.pass_on(outline, language, (self, path));
         for declaration in &mut outline.declarations {
             language.hierarchy.settle(&mut declaration.signature.throws, self);
         }

@@ -18,7 +18,7 @@ pub use declaration::{Attached, Body, Construction, DeclId, Declaration, Excuse,
 pub use finding::{Finding, Level, RawFinding, Related, State};
 pub use ids::{LanguageId, NotationId, RuleId};
 pub use name::Name;
-pub use outline::{Extension, Outline};
+pub use outline::{Call, Extension, Outline, Receiver};
 pub use signature::{
     Answer, ClosedSet, Origin, ParamName, Parameter, Returns, Signature, Thrown, TypeParameter, Variadic,
 };

@@ -3,7 +3,9 @@
 use smol_str::SmolStr;
 
 /// A name of a declaration, parameter or type. Cheap to clone.
-#[derive(Clone, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Default)]
+#[derive(
+    Clone, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Default, serde::Serialize, serde::Deserialize,
+)]
 pub struct Name(SmolStr);
 
 impl Name {

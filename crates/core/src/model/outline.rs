@@ -14,6 +14,36 @@ pub struct Extension {
     pub supertypes: Vec<Name>,
 }
 
+/// What a call is made on.
+#[derive(Clone, Debug, PartialEq, Eq, Hash, serde::Serialize, serde::Deserialize)]
+pub enum Receiver {
+    /// Nothing: a plain name.
+    None,
+    /// The object or type that the code around belongs to.
+    Own,
+    /// A type, by name.
+    Type(Name),
+    /// Nothing: an object of the named type is made.
+    Made,
+    /// Something of which the type is not known.
+    Other,
+}
+
+/// A call in a body.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct Call {
+    /// The callable around it.
+    pub caller: DeclId,
+    /// What it is made on.
+    pub receiver: Receiver,
+    /// The name of what is called.
+    pub name: Name,
+    /// The callee in the source.
+    pub span: Span,
+    /// The types that handlers around it catch.
+    pub caught: Vec<Name>,
+}
+
 /// Declarations and comments of one file, in source order.
 #[derive(Clone, Debug, Default)]
 pub struct Outline {
@@ -25,6 +55,8 @@ pub struct Outline {
     pub unparsed: Vec<Span>,
     /// Lines that part a comment from its declaration without belonging to either: imports and the like.
     pub separators: Vec<Span>,
+    /// Calls whose target may be known, where that was wished for.
+    pub calls: Vec<Call>,
     /// Blocks that add to types declared elsewhere.
     pub extensions: Vec<Extension>,
     /// The first and last column, from 1, that hold code and comments, where they are fixed in this file.

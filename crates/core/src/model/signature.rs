@@ -200,6 +200,8 @@ pub struct Thrown {
     pub condition: Option<Span>,
     /// The types that handlers around it catch, innermost first.
     pub caught: Vec<Name>,
+    /// By which calls it comes from where, as people read it; nothing where it is thrown here.
+    pub via: Option<String>,
 }
 
 /// What a callable takes, gives back and throws.

@@ -446,6 +446,7 @@ impl Build<'_> {
                 exempt: false,
                 condition: None,
                 caught: Vec::new(),
+                via: None,
             });
         }
         for declaration in &mut self.outline.declarations {

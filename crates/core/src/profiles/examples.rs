@@ -2,7 +2,7 @@
 
 use super::compile::Mistake;
 use crate::model::{Outline, ParamName};
-use crate::reading::{DocMarks, Language, Parsers};
+use crate::reading::{Language, Parsers, Wishes};
 use crate::settings::{ExampleConfig, ProfileConfig};
 use crate::text::Source;
 
@@ -10,7 +10,7 @@ use crate::text::Source;
 pub(super) fn check(config: &ProfileConfig, language: &Language) -> Result<(), Mistake> {
     for (number, example) in config.examples.iter().enumerate() {
         let source = Source::new("example", &example.source.value);
-        let outline = language.reader.read(&source, DocMarks::default(), &mut Parsers::new());
+        let outline = language.reader.read(&source, Wishes::default(), &mut Parsers::new());
         if let Some(reason) = differs(example, &outline, &source) {
             return Err(Mistake::at(&example.source, format!("example {} {reason}", number + 1)));
         }

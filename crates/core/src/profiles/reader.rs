@@ -7,7 +7,7 @@ use super::place::place;
 use super::profile::Profile;
 use super::scan::{Scanned, scan};
 use crate::model::Outline;
-use crate::reading::{Custom, DocMarks, Explained, Parsers, Reader, Token};
+use crate::reading::{Custom, Explained, Parsers, Reader, Token, Wishes};
 use crate::text::{Source, Span, narrow};
 
 /// Compiles a profile.
@@ -35,7 +35,7 @@ impl ProfileReader {
 }
 
 impl Reader for ProfileReader {
-    fn read(&self, source: &Source, _marks: DocMarks<'_>, _parsers: &mut Parsers) -> Outline {
+    fn read(&self, source: &Source, _wishes: Wishes<'_>, _parsers: &mut Parsers) -> Outline {
         self.outline(source, &mut Notes::default())
     }
 
@@ -66,7 +66,7 @@ pub(super) struct Nothing;
 pub(super) static NONE: Nothing = Nothing;
 
 impl Reader for Nothing {
-    fn read(&self, _source: &Source, _marks: DocMarks<'_>, _parsers: &mut Parsers) -> Outline {
+    fn read(&self, _source: &Source, _wishes: Wishes<'_>, _parsers: &mut Parsers) -> Outline {
         Outline::default()
     }
 

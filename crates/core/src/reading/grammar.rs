@@ -4,7 +4,7 @@ use std::sync::OnceLock;
 
 use tree_sitter::{Node, Tree};
 
-use super::{Custom, DocMarks, Given, Language, Parsers, Reader, Token, Walk, attach, walk};
+use super::{Custom, Given, Language, Parsers, Reader, Token, Walk, Wishes, attach, walk};
 use crate::model::{Carrier, Doc, Outline};
 use crate::text::{Source, Span};
 
@@ -238,9 +238,18 @@ impl<G: Grammar> GrammarReader<G> {
     }
 
     /// Parses; where the grammar stumbles, what it cannot read is masked and tried again.
-    fn parse<'s>(&self, source: &'s Source, parsers: &mut Parsers) -> Option<(Tree, Given<'s>)> {
+    fn parse<'s>(
+        &self,
+        source: &'s Source,
+        wishes: Wishes<'_>,
+        parsers: &mut Parsers,
+    ) -> Option<(Tree, Given<'s>)> {
         let language = self.0.table().language();
         let mut given = self.0.mask(source.text());
+        if wishes.calls {
+            // What is called in a body shows in the body.
+            given = given.with_all();
+        }
         let mut tree = parsers.parse(self.key(), language, &given)?;
         let mut errors = walk::errors(&tree);
         let mut seen = errors.clone();
@@ -285,12 +294,12 @@ impl<G: Grammar> GrammarReader<G> {
 }
 
 impl<G: Grammar> Reader for GrammarReader<G> {
-    fn read(&self, source: &Source, marks: DocMarks<'_>, parsers: &mut Parsers) -> Outline {
-        let Some((tree, given)) = self.parse(source, parsers) else {
+    fn read(&self, source: &Source, wishes: Wishes<'_>, parsers: &mut Parsers) -> Outline {
+        let Some((tree, given)) = self.parse(source, wishes, parsers) else {
             let all = Span::of(0, source.text().len());
             return Outline { unparsed: vec![all], ..Outline::default() };
         };
-        let mut outline = walk::walk(self.0, (source, marks), &tree, given);
+        let mut outline = walk::walk(self.0, (source, wishes), &tree, given);
         attach(&mut outline, source, Custom::of(self.0.serves()));
         outline
     }

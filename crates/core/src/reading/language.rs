@@ -91,22 +91,27 @@ pub struct Explained {
     pub what: String,
 }
 
-/// What opens comments that are documentation besides those of the language, longest first.
+/// What is wanted of a reading beyond what the language itself says.
 #[derive(Clone, Copy, Debug, Default)]
-pub struct DocMarks<'m>(pub &'m [String]);
+pub struct Wishes<'m> {
+    /// What opens comments that are documentation besides those of the language.
+    pub doc_marks: &'m [String],
+    /// Note what is called where, of which nothing else needs to be known.
+    pub calls: bool,
+}
 
-impl DocMarks<'_> {
+impl Wishes<'_> {
     /// Tells whether a comment that is no documentation by its language is one all the same.
     #[must_use]
     pub fn take(self, comment: &str) -> bool {
-        self.0.iter().any(|mark| comment.starts_with(mark.as_str()))
+        self.doc_marks.iter().any(|mark| comment.starts_with(mark.as_str()))
     }
 }
 
 /// Turns text into an outline.
 pub trait Reader: Sync {
     /// Reads a source. Never fails: what is not understood is listed in the outline.
-    fn read(&self, source: &Source, marks: DocMarks<'_>, parsers: &mut Parsers) -> Outline;
+    fn read(&self, source: &Source, wishes: Wishes<'_>, parsers: &mut Parsers) -> Outline;
 
     /// Returns the tokens outside comments and docstrings, in order.
     fn tokens(&self, source: &Source, parsers: &mut Parsers) -> Vec<Token>;

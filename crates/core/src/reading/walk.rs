@@ -5,10 +5,10 @@ use smol_str::{SmolStr, format_smolstr};
 use tree_sitter::{Node, Tree};
 
 use super::flow::{self, Flow};
-use super::{Action, DocMarks, Given, Grammar, Next, Raised, Table, Token, comments};
+use super::{Action, Given, Grammar, Next, Raised, Table, Token, Wishes, comments};
 use crate::model::{
-    Answer, Body, Carrier, CommentId, DeclId, Declaration, Doc, Excuse, Kind, Misplaced, Name, Origin,
-    Outline, RawComment, Surface, Thrown,
+    Answer, Body, Call, Carrier, CommentId, DeclId, Declaration, Doc, Excuse, Kind, Misplaced, Name, Origin,
+    Outline, RawComment, Receiver, Surface, Thrown,
 };
 use crate::text::{Source, Span, narrow};
 
@@ -57,8 +57,10 @@ pub struct Walk<'t, N: 'static> {
     declared: Vec<usize>,
     /// The braces of bodies that the grammar was not given, and in which something is called.
     left_out: Vec<u32>,
-    /// What opens documentation besides what the language has.
-    marks: DocMarks<'t>,
+    /// The node that the grammar is being asked about.
+    current: Span,
+    /// What is wanted besides.
+    wishes: Wishes<'t>,
 }
 
 impl<'t, N: Copy> Walk<'t, N> {
@@ -328,6 +330,38 @@ impl<'t, N: Copy> Walk<'t, N> {
         if let Some(flow) = self.flow() {
             flow.opaque = true;
         }
+        if self.wishes.calls {
+            self.note_call();
+        }
+    }
+
+    /// Says how to go on from a statement in which nothing but calls matters.
+    #[must_use]
+    pub fn over_calls(&self) -> Next {
+        if self.wishes.calls { Next::Into } else { Next::Over }
+    }
+
+    /// Notes the callee of the call that is the current node, with the types that handlers around it catch.
+    fn note_call(&mut self) {
+        let text = self.source.slice(self.current);
+        let Some((receiver, name)) = callee(text) else { return };
+        let (mut caught, mut caller) = (Vec::new(), None);
+        for (_, scope) in self.scopes.iter().rev() {
+            match scope {
+                Scope::Try(types) => caught.extend(types.iter().cloned()),
+                Scope::Declaration(id) => {
+                    caller = Some(*id);
+                    break;
+                }
+                // What a function value calls is called later.
+                Scope::Barrier => return,
+                Scope::Namespace(_) | Scope::Handler(..) => {}
+            }
+        }
+        let Some(caller) = caller.filter(|id| has_code(self.outline.declaration(*id).kind)) else { return };
+        let span =
+            Span::new(self.current.start, self.current.start + narrow(text.find('(').unwrap_or(text.len())));
+        self.outline.calls.push(Call { caller, receiver, name, span, caught });
     }
 
     /// Notes what is called in a body that the grammar was not given.
@@ -414,7 +448,7 @@ impl<'t, N: Copy> Walk<'t, N> {
 /// Walks a tree and returns what it declares; comments are not attached yet.
 pub(super) fn walk<G: Grammar>(
     grammar: &G,
-    (source, marks): (&Source, DocMarks<'_>),
+    (source, wishes): (&Source, Wishes<'_>),
     tree: &Tree,
     given: Given<'_>,
 ) -> Outline {
@@ -437,7 +471,8 @@ pub(super) fn walk<G: Grammar>(
         conditions: Vec::new(),
         declared: Vec::new(),
         left_out,
-        marks,
+        wishes,
+        current: Span::default(),
     };
     let mut cursor = tree.walk();
     let mut depth = 0;
@@ -483,7 +518,10 @@ fn visit<'t, G: Grammar>(grammar: &G, walk: &mut Walk<'t, G::Node>, node: Node<'
             walk.outline.separators.push(separator);
             Next::Over
         }
-        Action::Ask(kind) => grammar.enter(walk, node, kind),
+        Action::Ask(kind) => {
+            walk.current = span(node);
+            grammar.enter(walk, node, kind)
+        }
     };
     // What was not understood is noted wherever it stands.
     if next == Next::Over && node.has_error() { Next::Into } else { next }
@@ -502,7 +540,7 @@ fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Nod
     let bare = text.trim_end();
     let at = Span::of(node.start_byte(), node.start_byte() + bare.len());
     let mut form = grammar.comment(bare);
-    if form.doc == Doc::No && walk.marks.take(bare) {
+    if form.doc == Doc::No && walk.wishes.take(bare) {
         form.doc = Doc::Yes;
     }
     let (doc, candidate) =
@@ -653,6 +691,7 @@ fn thrown(flow: &Flow, hierarchy: &super::Hierarchy, types: &dyn super::Types) -
         exempt: raised.exempt,
         condition: raised.condition,
         caught: handlers.clone(),
+        via: None,
     });
     leaving.filter(|thrown| thrown.leaves != Answer::No).collect()
 }
@@ -700,6 +739,34 @@ pub(super) fn tokens<G: Grammar>(grammar: &G, tree: &Tree) -> Vec<Token> {
         }
     }
     out
+}
+
+/// Returns what stands before the name in a call, and the name; nothing where the callee is no plain path.
+fn callee(text: &str) -> Option<(Receiver, Name)> {
+    let head = text.split(['(', '\n', '{']).next().unwrap_or_default().trim();
+    let (made, head) = head.strip_prefix("new ").map_or((false, head), |rest| (true, rest.trim()));
+    let head = head.strip_prefix("await ").unwrap_or(head);
+    // A call without brackets has its first argument behind a space.
+    let head = head.split(' ').next().unwrap_or_default();
+    let head = head.split('<').next().unwrap_or_default();
+    let plain =
+        |c: char| c.is_alphanumeric() || matches!(c, '_' | '.' | '$' | '-' | '>' | ':' | '?' | '!' | '@');
+    if head.is_empty() || !head.chars().all(plain) {
+        return None;
+    }
+    let parts: Vec<&str> = head.split(['.', ':', '>', '-', '?']).filter(|part| !part.is_empty()).collect();
+    let (&name, before) = parts.split_last()?;
+    let name = Name::new(name.trim_start_matches('$'));
+    if made {
+        return Some((Receiver::Made, name));
+    }
+    let receiver = match before {
+        [] => Receiver::None,
+        ["this" | "self" | "$this" | "cls" | "static" | "Self"] => Receiver::Own,
+        [ty] if ty.starts_with(char::is_uppercase) => Receiver::Type(Name::new(ty)),
+        _ => Receiver::Other,
+    };
+    (receiver != Receiver::Other).then_some((receiver, name))
 }
 
 fn span(node: Node<'_>) -> Span {

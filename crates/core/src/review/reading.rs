@@ -8,11 +8,11 @@ use super::waivers;
 use crate::index::{self, Family, FileFacts, Index};
 use crate::languages;
 use crate::model::{
-    CommentId, Construction, DeclId, Dialect, DocComment, EntryKind, NotationId, Outline, Signature,
+    CommentId, Construction, DeclId, Dialect, DocComment, EntryKind, Level, NotationId, Outline, Signature,
 };
 use crate::notations::{self, Lines};
-use crate::reading::{DocMarks, INSTRUCTION, Language, Parsers};
-use crate::rules::FileContext;
+use crate::reading::{INSTRUCTION, Language, Parsers, Wishes};
+use crate::rules::{FileContext, PASSED};
 use crate::settings::{LanguageSettings, Settings};
 use crate::text::{Source, Span};
 
@@ -69,7 +69,7 @@ impl<'a> FileReading<'a> {
     ) -> Self {
         let language = languages::refined(language, source);
         let settings = settings.language(language.id);
-        let mut outline = language.reader.read(source, DocMarks(&settings.doc_marks), parsers);
+        let mut outline = language.reader.read(source, wishes(settings), parsers);
         let mut evident: HashMap<CommentId, Option<NotationId>> = HashMap::new();
         for id in outline.declarations.iter().filter_map(|declaration| declaration.comment.doc) {
             evident.entry(id).or_insert_with(|| evidence(&outline.comment(id).lines, source, language));
@@ -109,7 +109,7 @@ impl<'a> FileReading<'a> {
     /// Returns what the file tells the others.
     #[must_use]
     pub fn facts(&self) -> FileFacts {
-        index::tell(&self.outline, self.language, self.source.path())
+        index::tell(&self.outline, self.language, &self.source)
     }
 
     /// Settles what the files of the project tell of this one.
@@ -156,6 +156,11 @@ impl<'a> FileReading<'a> {
             settings: self.settings,
         }
     }
+}
+
+/// What the settings want of a reading.
+fn wishes(settings: &LanguageSettings) -> Wishes<'_> {
+    Wishes { doc_marks: &settings.doc_marks, calls: settings.level(PASSED.id) != Level::None }
 }
 
 /// Settles what only comment and signature together tell.

@@ -28,6 +28,7 @@ mod yields;
 
 pub use context::{Asking, Context, FileContext, Findings};
 pub use rule::{Check, Example, Rule};
+pub(crate) use throws::PASSED;
 pub(crate) use waiver::UNUSED;
 
 use crate::model::{Level, RuleId};
@@ -86,6 +87,7 @@ pub static ALL: &[&Rule] = &[
     &throws::MISSING,
     &throws::ORDER,
     &throws::PANICS,
+    &PASSED,
     &throws::REPEATED,
     &throws::UNKNOWN,
     &typeparam::EMPTY,

@@ -115,6 +115,41 @@ pub(super) static ORDER: Rule = Rule {
     check: Check::Comment(order),
 };
 
+pub(crate) static PASSED: Rule = Rule {
+    id: RuleId::new("throws.passed"),
+    level: Level::None,
+    says: "an exception reaches the declaration from what it calls in this project, and has no entry",
+    why: "Whoever calls it has to catch it all the same, and finds it in no comment.",
+    example: Example {
+        language: "python",
+        config: "",
+        before: "def parse(line):\n    \"\"\"Parse a line.\"\"\"\n    raise LineError(line)\n\n\ndef load(name):\n    \"\"\"Load a file. It is read as a whole.\"\"\"\n    parse(name)\n",
+        after: "def parse(line):\n    \"\"\"Parse a line.\"\"\"\n    raise LineError(line)\n\n\ndef load(name):\n    \"\"\"Load a file. It is read as a whole.\n\n    Raises:\n        LineError: when a line is broken\n    \"\"\"\n    parse(name)\n",
+    },
+    check: Check::Comment(passed),
+};
+
+fn passed(context: &Context<'_>, findings: &mut Findings<'_>) {
+    if !context.debt.passed || has_sections(context) {
+        return;
+    }
+    let signature = &context.declaration().signature;
+    for thrown in signature.throws.iter().filter(|thrown| thrown.origin == Origin::Callee) {
+        if is_told(context, thrown) {
+            continue;
+        }
+        let entry = context.spell(EntryKind::Throws, thrown.ty.as_str());
+        let message = format!(
+            "{}, and the comment does not say when; add `{entry}`",
+            thrown.via.as_deref().unwrap_or_default()
+        );
+        findings
+            .report(thrown.span, thrown.ty.as_str(), message)
+            .related(context.doc.span, "this comment")
+            .done();
+    }
+}
+
 fn order(context: &Context<'_>, findings: &mut Findings<'_>) {
     if has_sections(context) {
         return;

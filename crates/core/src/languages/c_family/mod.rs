@@ -25,8 +25,8 @@ use self::mask::Plainer;
 use crate::languages::shared::is_test_path;
 use crate::model::{Carrier, Doc, NotationId, Outline};
 use crate::reading::{
-    CommentForm, Demand, Deprecation, DocMarks, Given, Grammar, GrammarReader, Language, Next, Owe, Parsers,
-    Reader, Scope, Token, Vocabulary, Walk,
+    CommentForm, Demand, Deprecation, Given, Grammar, GrammarReader, Language, Next, Owe, Parsers, Reader,
+    Scope, Token, Vocabulary, Walk, Wishes,
 };
 use crate::text::{Source, Span};
 
@@ -83,8 +83,8 @@ static PLUS_READER: GrammarReader<FamilyGrammar> = GrammarReader(&PLUS);
 struct FamilyReader(&'static GrammarReader<FamilyGrammar>);
 
 impl Reader for FamilyReader {
-    fn read(&self, source: &Source, marks: DocMarks<'_>, parsers: &mut Parsers) -> Outline {
-        self.0.read(source, marks, parsers)
+    fn read(&self, source: &Source, wishes: Wishes<'_>, parsers: &mut Parsers) -> Outline {
+        self.0.read(source, wishes, parsers)
     }
 
     fn tokens(&self, source: &Source, _parsers: &mut Parsers) -> Vec<Token> {

@@ -24,7 +24,7 @@ pub(super) fn skims(walk: &mut Walk<'_, CSharp>, node: Node<'_>) -> Next {
     if holds("(") || holds("await") {
         walk.calls();
     }
-    Next::Over
+    walk.over_calls()
 }
 
 /// Notes a `return`.

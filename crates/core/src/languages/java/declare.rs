@@ -242,6 +242,7 @@ fn declared_throws(walk: &Walk<'_, Java>, node: Node<'_>) -> Vec<Thrown> {
             exempt: false,
             condition: None,
             caught: Vec::new(),
+            via: None,
         })
         .collect()
 }

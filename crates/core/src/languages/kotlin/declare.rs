@@ -78,6 +78,7 @@ fn annotated_throws(text: &str, span: Span) -> Vec<Thrown> {
             exempt: false,
             condition: None,
             caught: Vec::new(),
+            via: None,
         });
     }
     out

@@ -27,7 +27,7 @@ pub(super) fn skims(walk: &mut Walk<'_, Python>, node: Node<'_>) -> Next {
     if holds("(") || holds("await") || holds(" for ") {
         walk.calls();
     }
-    Next::Over
+    walk.over_calls()
 }
 
 /// Notes a `return`.

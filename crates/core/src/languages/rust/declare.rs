@@ -234,6 +234,7 @@ fn sections<'t>(walk: &Walk<'t, Rust>, node: Node<'t>) -> Vec<Thrown> {
         exempt: false,
         condition: None,
         caught: Vec::new(),
+        via: None,
     };
     let mut out = Vec::new();
     if let Some(ty) = walk.field(node, "return_type").filter(|&ty| can_fail(walk, ty)) {

@@ -55,6 +55,7 @@ fn annotated_throws(text: &str, span: Span) -> Option<Thrown> {
         exempt: false,
         condition: None,
         caught: Vec::new(),
+        via: None,
     })
 }
 

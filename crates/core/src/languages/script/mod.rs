@@ -21,8 +21,8 @@ use self::kinds::Script;
 use crate::languages::shared::{block_form, is_test_path, opens_with_tag};
 use crate::model::{Dialect, Doc, NotationId, Outline};
 use crate::reading::{
-    CommentForm, Demand, DocMarks, Given, Grammar, GrammarReader, Language, Next, Owe, Parsers, Reader,
-    Token, Vocabulary, Walk,
+    CommentForm, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Parsers, Reader, Token,
+    Vocabulary, Walk, Wishes,
 };
 use crate::text::Source;
 
@@ -87,8 +87,8 @@ impl ByEnding {
 }
 
 impl Reader for ByEnding {
-    fn read(&self, source: &Source, marks: DocMarks<'_>, parsers: &mut Parsers) -> Outline {
-        Self::reader(source).read(source, marks, parsers)
+    fn read(&self, source: &Source, wishes: Wishes<'_>, parsers: &mut Parsers) -> Outline {
+        Self::reader(source).read(source, wishes, parsers)
     }
 
     fn tokens(&self, source: &Source, parsers: &mut Parsers) -> Vec<Token> {

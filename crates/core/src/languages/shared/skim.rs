@@ -18,5 +18,5 @@ pub(in crate::languages) fn skims<N: Copy>(
     if memchr::memchr(b'(', text.as_bytes()).is_some() {
         walk.calls();
     }
-    Next::Over
+    walk.over_calls()
 }

@@ -152,6 +152,7 @@ fn throws<'t>(walk: &Walk<'t, Swift>, node: Node<'t>) -> Vec<Thrown> {
         exempt: walk.text(clause).starts_with("rethrows"),
         condition: None,
         caught: Vec::new(),
+        via: None,
     }]
 }
 
