@@ -78,6 +78,8 @@ class Titration:
     def reset(self):
         """Start anew.
 
+        >>> sample.reset(
+
         Returns
         -------
         None

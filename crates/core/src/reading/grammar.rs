@@ -314,6 +314,12 @@ impl<G: Grammar> Reader for GrammarReader<G> {
         tokens
     }
 
+    fn stumbles(&self, text: &str, parsers: &mut Parsers) -> Option<usize> {
+        let source = Source::new("", text);
+        let (tree, _) = self.parse(&source, Wishes { calls: true, ..Wishes::default() }, parsers)?;
+        walk::errors(&tree).first().map(|error| error.start as usize)
+    }
+
     fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize {
         let tree = parsers.parse(self.key(), self.0.table().language(), &Given::all(source.text()));
         tree.map_or(0, |tree| tree.root_node().descendant_count())

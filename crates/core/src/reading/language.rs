@@ -116,6 +116,12 @@ pub trait Reader: Sync {
     /// Returns the tokens outside comments and docstrings, in order.
     fn tokens(&self, source: &Source, parsers: &mut Parsers) -> Vec<Token>;
 
+    /// Returns the offset at which a grammar stumbles over a text first; nothing when it does not, or there is
+    /// no grammar.
+    fn stumbles(&self, _text: &str, _parsers: &mut Parsers) -> Option<usize> {
+        None
+    }
+
     /// Parses and does nothing else: the yardstick of the benchmarks. Returns the number of nodes.
     fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize;
 
@@ -128,6 +134,24 @@ pub trait Reader: Sync {
 /// Words for built-in types, each with its family. Types of one family never contradict each other
 /// (numbers widen), types of different families always do.
 pub type TypeWords = &'static [(&'static str, &'static str)];
+
+/// How comments show code of the language, and what may be taken for granted around it.
+#[derive(Clone, Copy, Debug)]
+pub struct Examples {
+    /// The first word behind a fence of Markdown; empty for a fence that says nothing.
+    pub fences: &'static [&'static str],
+    /// The prompt before each line, and the one before lines that go on.
+    pub prompt: Option<(&'static str, &'static str)>,
+    /// What opens a block of code, and what closes it.
+    pub blocks: &'static [(&'static str, &'static str)],
+    /// What may stand before and behind the code: one of them makes it whole.
+    pub around: &'static [(&'static str, &'static str)],
+}
+
+impl Examples {
+    /// Nothing is known of code in comments.
+    pub const NONE: Self = Self { fences: &[], prompt: None, blocks: &[], around: &[] };
+}
 
 /// What code and comment must say of each other when something is deprecated.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
@@ -168,6 +192,8 @@ pub struct Language {
     pub doc_mark: &'static str,
     /// Whether any argument may be left out, so that a mark that says so is never wrong.
     pub any_optional: bool,
+    /// How comments show code of the language.
+    pub examples: Examples,
     /// What code and comment say of each other when something is deprecated.
     pub deprecation: Deprecation,
     /// Whether the summary customarily begins with the declaration's name.
@@ -213,6 +239,7 @@ impl Language {
             place: CommentPlace::Above,
             doc_mark: "/**",
             any_optional: false,
+            examples: Examples::NONE,
             deprecation: Deprecation { comment_follows: false, code_follows: false },
             opens_with_name: false,
             drops_after_annotations: false,

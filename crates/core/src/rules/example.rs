@@ -2,7 +2,9 @@
 
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::model::{Level, RuleId};
+use crate::model::{Carrier, Level, RuleId};
+use crate::reading::Parsers;
+use crate::text::Span;
 
 pub(super) static MISSING: Rule = Rule {
     id: RuleId::new("example.missing"),
@@ -40,4 +42,206 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
         );
         findings.report(declaration.name_span, "", message).related(doc.span, "this comment").done();
     }
+}
+
+pub(super) static SYNTAX: Rule = Rule {
+    id: RuleId::new("example.syntax"),
+    level: Level::Note,
+    says: "an example in the declaration's own language does not parse",
+    why: "Readers copy it, and learn that it never ran.",
+    example: Example {
+        language: "python",
+        config: "",
+        before: "def weigh(load):\n    \"\"\"Weigh a crate.\n\n    >>> weigh(3\n    3\n    \"\"\"\n",
+        after: "def weigh(load):\n    \"\"\"Weigh a crate.\n\n    >>> weigh(3)\n    3\n    \"\"\"\n",
+    },
+    check: Check::Comment(syntax),
+};
+
+/// A piece of code in a comment: each line with the index of the comment's line it comes from.
+struct Code<'s> {
+    lines: Vec<(usize, &'s str)>,
+}
+
+impl<'s> Code<'s> {
+    /// Returns the code as it is parsed: its own indentation set aside, entities of HTML read.
+    fn text(&self) -> String {
+        let indent = |line: &str| line.len() - line.trim_start().len();
+        let said = self.lines.iter().filter(|(_, line)| !line.trim().is_empty());
+        let base = said.map(|(_, line)| indent(line)).min().unwrap_or(0);
+        let mut out = String::new();
+        for (_, line) in &self.lines {
+            out.push_str(line.get(base.min(indent(line))..).unwrap_or_default());
+            out.push('\n');
+        }
+        if out.contains('&') {
+            out = out
+                .replace("&lt;", "<")
+                .replace("&gt;", ">")
+                .replace("&#64;", "@")
+                .replace("&quot;", "\"")
+                .replace("&amp;", "&");
+        }
+        out
+    }
+}
+
+fn syntax(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let shown = context.file.language.examples;
+    let text = context.slice(context.doc.span);
+    let has = |what: &str| memchr::memmem::find(text.as_bytes(), what.as_bytes()).is_some();
+    let prompt = shown.prompt.filter(|(prompt, _)| has(prompt));
+    let fenced = !shown.fences.is_empty() && has("```");
+    let block = shown.blocks.iter().any(|(open, _)| has(open));
+    if prompt.is_none() && !fenced && !block {
+        return;
+    }
+    let mut codes: Vec<Code<'_>> = Vec::new();
+    if fenced {
+        codes.extend(fences(context, shown.fences));
+    }
+    if let Some(prompt) = prompt {
+        codes.extend(prompted(context, prompt));
+    }
+    for (open, close) in shown.blocks {
+        codes.extend(blocks(context, open, close));
+    }
+    let mut parsers = Parsers::new();
+    for code in codes {
+        let Some(row) = stumbled(context, &code, &mut parsers) else { continue };
+        let line = context.doc.lines[row];
+        let text = context.slice(line);
+        let lead = text.len() - text.trim_start().len();
+        let span = Span::of(line.start as usize + lead, line.start as usize + lead + text.trim().len());
+        let message = format!("this example is no {} that parses; correct it", context.file.language.label);
+        findings.report(span, "", message).done();
+    }
+}
+
+/// Returns the row at which the code cannot be read, whatever is taken for granted around it.
+fn stumbled(context: &Context<'_>, code: &Code<'_>, parsers: &mut Parsers) -> Option<usize> {
+    let language = context.file.language;
+    let mut text = code.text();
+    if language.carrier == Carrier::Docstring {
+        // The string that holds it has escapes of its own.
+        text = text.replace("\\\"", "\"").replace("\\\\", "\\");
+    }
+    // Drawings, transcripts and what is not meant to run are no code.
+    let is_code = text.contains(['(', '=', ';', '{']);
+    if !is_code || text.contains("+SKIP") || text.lines().any(|line| line.starts_with("> ")) {
+        return None;
+    }
+    let mut furthest = 0;
+    for (before, behind) in language.examples.around {
+        // What stands in a block is indented where that matters.
+        let inner = if before.ends_with(":\n") {
+            text.lines().map(|line| format!("    {line}\n")).collect()
+        } else {
+            text.clone()
+        };
+        let whole = format!("{before}{inner}{behind}");
+        let at = language.reader.stumbles(&whole, parsers)?;
+        let row = whole[before.len().min(at)..at.min(whole.len())].matches('\n').count();
+        furthest = furthest.max(row);
+    }
+    // Parts that are left out make no mistake.
+    if text.contains("...") || text.contains('…') || text.contains("<<") || text.contains(">>") {
+        return None;
+    }
+    code.lines.get(furthest.min(code.lines.len().saturating_sub(1))).map(|&(row, _)| row)
+}
+
+/// Finds fenced code in the language (CommonMark 0.31, 4.5).
+fn fences<'a>(context: &Context<'a>, words: &[&str]) -> Vec<Code<'a>> {
+    let mut out = Vec::new();
+    let mut open: Option<(bool, Code<'a>)> = None;
+    for (row, &line) in context.doc.lines.iter().enumerate() {
+        let text = context.slice(line);
+        let bare = text.trim_start();
+        let Some(info) = bare.strip_prefix("```") else {
+            if let Some((_, code)) = &mut open {
+                // A hash hides a line of an example from readers, not from compilers.
+                let hidden = words
+                    .contains(&"rust")
+                    .then(|| {
+                        bare.strip_prefix("# ").or(bare.strip_prefix('#').filter(|rest| rest.is_empty()))
+                    })
+                    .flatten();
+                code.lines.push((row, hidden.unwrap_or(text)));
+            }
+            continue;
+        };
+        match open.take() {
+            Some((true, code)) => out.push(code),
+            Some((false, _)) => {}
+            None => {
+                let mut attributes =
+                    info.trim().trim_start_matches('{').trim_end_matches('}').split([',', ' ']);
+                let first = attributes.next().unwrap_or_default().trim_start_matches('.');
+                let attributes: Vec<&str> = attributes.collect();
+                let known = words.contains(&first)
+                    || (words.contains(&"")
+                        && matches!(first, "should_panic" | "no_run" | "edition2021" | "edition2024"));
+                let left = ["ignore", "text", "compile_fail"]
+                    .iter()
+                    .any(|word| attributes.contains(word) || first == *word);
+                open = Some((known && !left, Code { lines: Vec::new() }));
+            }
+        }
+    }
+    out
+}
+
+/// Finds code behind prompts: each prompt with the lines that go on from it.
+fn prompted<'a>(context: &Context<'a>, (prompt, more): (&str, &str)) -> Vec<Code<'a>> {
+    let mut out: Vec<Code<'a>> = Vec::new();
+    let mut goes_on = false;
+    for (row, &line) in context.doc.lines.iter().enumerate() {
+        let text = context.slice(line);
+        let bare = text.trim_start();
+        if let Some(rest) = bare.strip_prefix(prompt) {
+            out.push(Code { lines: vec![(row, rest.strip_prefix(' ').unwrap_or(rest))] });
+            goes_on = true;
+        } else if let (true, Some(rest), Some(last)) = (goes_on, bare.strip_prefix(more), out.last_mut()) {
+            last.lines.push((row, rest.strip_prefix(' ').unwrap_or(rest)));
+        } else {
+            goes_on = false;
+        }
+    }
+    // Commands of a shell are no code of the language.
+    out.retain(|code| {
+        !code.lines.iter().any(|(_, line)| line.trim_start().starts_with(['%', '!', '?', '$']))
+    });
+    out
+}
+
+/// Finds blocks between marks that each stand at the start or the end of a line.
+fn blocks<'a>(context: &Context<'a>, open: &str, close: &str) -> Vec<Code<'a>> {
+    let mut out = Vec::new();
+    let mut current: Option<Code<'a>> = None;
+    let mut depth = 0_i32;
+    for (row, &line) in context.doc.lines.iter().enumerate() {
+        let text = context.slice(line);
+        let bare = text.trim();
+        match &mut current {
+            None if bare.ends_with(open)
+                || (open.starts_with("{@") && bare.starts_with(open) && bare.ends_with(':')) =>
+            {
+                current = Some(Code { lines: Vec::new() });
+                depth = 0;
+            }
+            None => {}
+            Some(code) => {
+                let ends = if close == "}" { bare == "}" && depth <= 0 } else { bare.starts_with(close) };
+                if ends {
+                    out.extend(current.take());
+                    continue;
+                }
+                depth += i32::try_from(bare.matches('{').count()).unwrap_or(0)
+                    - i32::try_from(bare.matches('}').count()).unwrap_or(0);
+                code.lines.push((row, text));
+            }
+        }
+    }
+    out
 }

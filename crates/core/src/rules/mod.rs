@@ -42,6 +42,7 @@ pub static ALL: &[&Rule] = &[
     &comment::STRAY,
     &deprecated::MISMATCH,
     &example::MISSING,
+    &example::SYNTAX,
     &file::HEADER,
     &layout::GAP,
     &layout::LATE_TEXT,

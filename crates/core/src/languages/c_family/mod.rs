@@ -92,6 +92,10 @@ impl Reader for FamilyReader {
         lexemes.map(|lexeme| Token { kind: 0, span: Span::of(lexeme.start, lexeme.end) }).collect()
     }
 
+    fn stumbles(&self, text: &str, parsers: &mut Parsers) -> Option<usize> {
+        self.0.stumbles(text, parsers)
+    }
+
     fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize {
         self.0.parse_only(source, parsers)
     }

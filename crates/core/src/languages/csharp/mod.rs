@@ -15,7 +15,7 @@ mod parameters;
 mod types;
 
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
-use crate::reading::{CommentPlace, Demand, Deprecation, GrammarReader, Language, Owe};
+use crate::reading::{CommentPlace, Demand, Deprecation, Examples, GrammarReader, Language, Owe};
 
 /// C#.
 pub(super) static CSHARP: Language = Language {
@@ -33,6 +33,17 @@ pub(super) static CSHARP: Language = Language {
     place: CommentPlace::Above,
     doc_mark: "///",
     any_optional: false,
+    examples: Examples {
+        fences: &["csharp", "cs", "c#"],
+        blocks: &[("<code>", "</code>"), ("<code lang=\"csharp\">", "</code>")],
+        around: &[
+            ("", ""),
+            ("void f() {\n", "\n}"),
+            ("class A {\n", "\n}"),
+            ("class A { void f() {\n", "\n} }"),
+        ],
+        ..Examples::NONE
+    },
     deprecation: Deprecation { comment_follows: false, code_follows: false },
     opens_with_name: false,
     drops_after_annotations: true,

@@ -11,7 +11,8 @@ use tree_sitter::Node;
 use crate::languages::shared::is_test_path;
 use crate::model::{Carrier, Doc, NotationId};
 use crate::reading::{
-    CommentForm, CommentPlace, Demand, Grammar, GrammarReader, Language, Next, Owe, Vocabulary, Walk, kinds,
+    CommentForm, CommentPlace, Demand, Examples, Grammar, GrammarReader, Language, Next, Owe, Vocabulary,
+    Walk, kinds,
 };
 
 /// Go.
@@ -24,6 +25,11 @@ pub(super) static GO: Language = Language {
     place: CommentPlace::DirectlyAbove,
     doc_mark: "//",
     opens_with_name: true,
+    examples: Examples {
+        fences: &["go"],
+        around: &[("", ""), ("package a\nfunc f() {\n", "\n}"), ("package a\n", "")],
+        ..Examples::NONE
+    },
     ..Language::of("go", "Go", &GrammarReader(&GRAMMAR))
 };
 

@@ -14,7 +14,7 @@ mod types;
 
 use crate::languages::shared::{JVM_AMBIENT, JVM_EXCEPTIONS};
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
-use crate::reading::{CommentPlace, Demand, Deprecation, GrammarReader, Language, Owe};
+use crate::reading::{CommentPlace, Demand, Deprecation, Examples, GrammarReader, Language, Owe};
 
 /// Java.
 pub(super) static JAVA: Language = Language {
@@ -36,6 +36,17 @@ pub(super) static JAVA: Language = Language {
     is_header: None,
     ignores_case: false,
     border: "",
+    examples: Examples {
+        fences: &["java"],
+        prompt: None,
+        blocks: &[("{@snippet", "}"), ("<pre>{@code", "}</pre>"), ("<pre> {@code", "}</pre>")],
+        around: &[
+            ("", ""),
+            ("void f() {\n", "\n}"),
+            ("class A {\n", "\n}"),
+            ("class A { void f() {\n", "\n} }"),
+        ],
+    },
     deprecation: Deprecation { comment_follows: true, code_follows: true },
     hierarchy: &JVM_EXCEPTIONS,
     family: "jvm",

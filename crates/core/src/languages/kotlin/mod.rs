@@ -13,8 +13,8 @@ use tree_sitter::Node;
 use crate::languages::shared::{JVM_AMBIENT, JVM_EXCEPTIONS, JVM_WORDS, block_form, is_test_path};
 use crate::model::{Dialect, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Deprecation, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary,
-    Walk, kinds,
+    CommentForm, Demand, Deprecation, Examples, Given, Grammar, GrammarReader, Language, Next, Owe, Scope,
+    Vocabulary, Walk, kinds,
 };
 use crate::text::Span;
 
@@ -24,6 +24,11 @@ pub(super) static KOTLIN: Language = Language {
     notations: &[NotationId::new("tags")],
     demand: Demand::of(Owe::OnceStarted),
     dialect: Dialect::Kotlin,
+    examples: Examples {
+        fences: &["kotlin", "kt"],
+        around: &[("", ""), ("fun f() {\n", "\n}"), ("class A {\n", "\n}")],
+        ..Examples::NONE
+    },
     deprecation: Deprecation { comment_follows: false, code_follows: true },
     hierarchy: &JVM_EXCEPTIONS,
     family: "jvm",

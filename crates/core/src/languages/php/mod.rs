@@ -12,8 +12,8 @@ use tree_sitter::Node;
 use crate::languages::shared::{block_form, is_test_path, note_guard_in};
 use crate::model::{Carrier, Dialect, Doc, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Deprecation, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary, Walk,
-    kinds,
+    CommentForm, Demand, Deprecation, Examples, Grammar, GrammarReader, Language, Next, Owe, Scope,
+    Vocabulary, Walk, kinds,
 };
 
 /// PHP.
@@ -23,6 +23,11 @@ pub(super) static PHP: Language = Language {
     demand: Demand::of(Owe::OnceStarted),
     untyped: true,
     dialect: Dialect::Php,
+    examples: Examples {
+        fences: &["php"],
+        around: &[("", ""), ("<?php\n", ""), ("<?php class A {\n", "\n}")],
+        ..Examples::NONE
+    },
     deprecation: Deprecation { comment_follows: true, code_follows: false },
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,

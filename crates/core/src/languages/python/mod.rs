@@ -16,7 +16,7 @@ mod parameters;
 mod types;
 
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
-use crate::reading::{CommentPlace, Demand, Deprecation, GrammarReader, Language, Owe};
+use crate::reading::{CommentPlace, Demand, Deprecation, Examples, GrammarReader, Language, Owe};
 
 /// Python.
 pub(super) static PYTHON: Language = Language {
@@ -44,6 +44,12 @@ pub(super) static PYTHON: Language = Language {
     is_header: None,
     ignores_case: false,
     border: "",
+    examples: Examples {
+        fences: &["python", "py"],
+        prompt: Some((">>>", "...")),
+        around: &[("", ""), ("def f():\n  if 1:\n", "")],
+        ..Examples::NONE
+    },
     deprecation: Deprecation { comment_follows: true, code_follows: false },
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,

@@ -15,8 +15,8 @@ use tree_sitter::Node;
 use crate::languages::shared::{is_test_path, skims};
 use crate::model::{Carrier, Doc, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Grammar, GrammarReader, Hierarchy, Language, Next, Owe, Scope, Vocabulary, Walk,
-    kinds,
+    CommentForm, Demand, Examples, Grammar, GrammarReader, Hierarchy, Language, Next, Owe, Scope, Vocabulary,
+    Walk, kinds,
 };
 
 /// The sections that stand for exceptions; none answers for another.
@@ -33,6 +33,11 @@ pub(super) static RUST: Language = Language {
     carrier: Carrier::Lines { mark: "///" },
     doc_mark: "///",
     hierarchy: &SECTIONS,
+    examples: Examples {
+        fences: &["", "rust"],
+        around: &[("", ""), ("fn f() {\n", "\n}"), ("impl A {\n", "\n}")],
+        ..Examples::NONE
+    },
     ..Language::of("rust", "Rust", &GrammarReader(&GRAMMAR))
 };
 

@@ -21,8 +21,8 @@ use self::kinds::Script;
 use crate::languages::shared::{block_form, is_test_path, opens_with_tag};
 use crate::model::{Dialect, Doc, NotationId, Outline};
 use crate::reading::{
-    CommentForm, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Parsers, Reader, Token,
-    Vocabulary, Walk, Wishes,
+    CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Language, Next, Owe, Parsers, Reader,
+    Token, Vocabulary, Walk, Wishes,
 };
 use crate::text::Source;
 
@@ -41,6 +41,11 @@ pub(super) static JAVASCRIPT: Language = Language {
     type_words: types::WORDS,
     literal_type: types::literal_type,
     family: "script",
+    examples: Examples {
+        fences: &["js", "javascript", "jsx"],
+        around: &[("", ""), ("async () => {\n", "\n}"), ("class A {\n", "\n}"), ("x = {\n", "\n}")],
+        ..Examples::NONE
+    },
     ..Language::of("javascript", "JavaScript", &GrammarReader(&JS))
 };
 
@@ -54,6 +59,17 @@ pub(super) static TYPESCRIPT: Language = Language {
     ambient: types::AMBIENT,
     type_words: types::WORDS,
     family: "script",
+    examples: Examples {
+        fences: &["ts", "typescript", "tsx", "js", "javascript"],
+        around: &[
+            ("", ""),
+            ("async () => {\n", "\n}"),
+            ("class A {\n", "\n}"),
+            ("x = {\n", "\n}"),
+            ("type A = ", ""),
+        ],
+        ..Examples::NONE
+    },
     ..Language::of("typescript", "TypeScript", &ByEnding)
 };
 
@@ -93,6 +109,12 @@ impl Reader for ByEnding {
 
     fn tokens(&self, source: &Source, parsers: &mut Parsers) -> Vec<Token> {
         Self::reader(source).tokens(source, parsers)
+    }
+
+    fn stumbles(&self, text: &str, parsers: &mut Parsers) -> Option<usize> {
+        // What the one grammar cannot read the other may.
+        let plain = GrammarReader(&TS).stumbles(text, parsers)?;
+        GrammarReader(&TSX).stumbles(text, parsers).map(|other| other.max(plain))
     }
 
     fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize {

@@ -12,8 +12,8 @@ use tree_sitter::Node;
 use crate::languages::shared::{block_form, first_branches, is_test_path, narrow_by_type};
 use crate::model::{Carrier, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, TypeWords, Vocabulary, Walk,
-    kinds,
+    CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Language, Next, Owe, TypeWords, Vocabulary,
+    Walk, kinds,
 };
 use crate::text::Span;
 
@@ -27,6 +27,11 @@ pub(super) static SWIFT: Language = Language {
     doc_mark: "///",
     well_known: &[("", "hash", 1), ("", "encode", 1)],
     type_words: WORDS,
+    examples: Examples {
+        fences: &["swift"],
+        around: &[("", ""), ("func f() {\n", "\n}"), ("class A {\n", "\n}")],
+        ..Examples::NONE
+    },
     ..Language::of("swift", "Swift", &GrammarReader(&GRAMMAR))
 };
 
