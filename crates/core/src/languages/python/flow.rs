@@ -155,9 +155,11 @@ pub(super) fn guards<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
 pub(super) fn notes_assigned_doc(walk: &mut Walk<'_, Python>, left: Node<'_>) {
     let text = walk.text(left);
     let Some(target) = text.strip_suffix(".__doc__") else { return };
-    let last = target.rsplit('.').next().unwrap_or_default();
+    let owner = walk.owner();
     for declaration in &mut walk.outline.declarations {
-        if declaration.name == last {
+        // A name is looked for where it stands; a path leads from the module.
+        let here = declaration.owner == owner && declaration.name == target;
+        if here || (target.contains('.') && declaration.qualified == target) {
             declaration.computed_comment = true;
         }
     }
