@@ -314,6 +314,9 @@ fn reads_like_a_description(text: &str) -> bool {
         .split(|c: char| c.is_whitespace() || matches!(c, '/' | '*' | '#'))
         .find(|word| word.chars().any(char::is_alphabetic))
         .unwrap_or_default();
+    // A number opens the heading of a section.
+    let numbered =
+        text.trim_start_matches(['/', '*', '#', ' ', '\t', '-']).starts_with(|c: char| c.is_ascii_digit());
     // A remark says why; a description says what, and begins like a sentence.
     let remark = [
         " because ", " we ", " i ", "we'", "i'm", "workaround", "in order to", "needs to be", "must be ",
@@ -326,7 +329,11 @@ fn reads_like_a_description(text: &str) -> bool {
             "returns" | "gets" | "sets" | "creates" | "converts" | "checks" | "makes" | "whether"
         )
         || first.contains(['_', '(']);
-    begins && !remark.iter().any(|mark| lower.contains(mark)) && reads_as_documentation(text)
+    !numbered
+        && begins
+        && !lower.contains("only used")
+        && !remark.iter().any(|mark| lower.contains(mark))
+        && reads_as_documentation(text)
 }
 
 /// Tells whether an ordinary comment reads like documentation: no divider, licence, directive,
@@ -373,6 +380,8 @@ mod tests {
         assert!(!reads_like_a_description("// The class is open because crates inherit it."));
         assert!(!reads_like_a_description("// disable the second scale"));
         assert!(!reads_like_a_description("// MARK: - Scales and crates"));
+        assert!(!reads_like_a_description("// 7.2.1 Scales of the press"));
+        assert!(!reads_like_a_description("// Only used on the press floor"));
     }
 
     #[test]

@@ -3,7 +3,7 @@
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::debt::is_documented;
-use crate::model::{Answer, Body, EntryKind, Level, Origin, RuleId, Thrown};
+use crate::model::{Answer, Body, EntryKind, Kind, Level, Origin, RuleId, Thrown};
 use crate::text::is_wordless;
 
 pub(super) static MISSING: Rule = Rule {
@@ -288,6 +288,10 @@ fn unknown_sections(context: &Context<'_>, findings: &mut Findings<'_>) {
 }
 
 fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
+    // A module's comment lists the exceptions that there are.
+    if matches!(context.declaration().kind, Kind::Module | Kind::Package | Kind::File) {
+        return;
+    }
     for entry in context.doc.entries_of(EntryKind::Throws) {
         let Some(name) = entry.name() else { continue };
         if entry.text.is_none_or(|span| is_wordless(context.slice(span))) {
