@@ -261,9 +261,17 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
         let told = at < files.len();
         let before = record(at).map(|record| (record, is_same(at)));
         guarded(file(at), parsers, |parsers| {
-            look((file(at), told, stamps[at]), before, (settings(file(at)), &held), parsers)
+            look(
+                (file(at), told, stamps[at]),
+                (before, cache.is_some()),
+                (settings(file(at)), &held),
+                parsers,
+            )
         })
     });
+    let told = |at: &usize| *at < files.len();
+    let lists: Vec<Vec<usize>> =
+        looked.iter().map(|done| done.iter().map(|(at, _)| *at).filter(told).collect()).collect();
     let mut records = Vec::with_capacity(count);
     let mut waiting = Vec::with_capacity(files.len());
     for (at, result) in in_order(looked).into_iter().enumerate() {
@@ -273,18 +281,21 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
             waiting.push(Mutex::new(looked));
         }
     }
-    let state = state_of(records.iter().map(|(_, told)| &told.record.facts));
+    // Without a cache nobody asks how things stand.
+    let state = match cache {
+        Some(_) => state_of(records.iter().map(|(_, told)| &told.record.facts)),
+        None => ContentHash::default(),
+    };
     let recalled: HashMap<usize, Record> = records
         .iter()
         .filter(|(at, told)| *at < files.len() && told.as_before && told.record.is_reviewed(state))
         .map(|(at, told)| (*at, told.record.clone()))
         .collect();
-    let given = |at: usize| file(at).given.is_some();
+    let is_kept = |at: usize| cache.is_some() && file(at).given.is_none();
     let known: Vec<Record> =
-        records.iter().filter(|(at, _)| !given(*at)).map(|(_, told)| told.record.clone()).collect();
+        records.iter().filter(|(at, _)| is_kept(*at)).map(|(_, told)| told.record.clone()).collect();
     let index = Arc::new(Index::of(records.into_iter().map(|(_, told)| told.record.facts)));
-    order.retain(|&at| at < files.len());
-    let results = spread(&pool, &order, |at, parsers| {
+    let results = spread_again(&pool, &lists, |at, parsers| {
         let taken = std::mem::replace(
             &mut *waiting[at].lock().unwrap_or_else(PoisonError::into_inner),
             Looked::Around,
@@ -300,7 +311,8 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
     Ran { results: in_order(results), known: Some((state, known)), note }
 }
 
-fn in_order<T>(mut done: Vec<(usize, T)>) -> Vec<T> {
+fn in_order<T>(done: Vec<Vec<(usize, T)>>) -> Vec<T> {
+    let mut done: Vec<(usize, T)> = done.into_iter().flatten().collect();
     done.sort_by_key(|&(at, _)| at);
     done.into_iter().map(|(_, result)| result).collect()
 }
@@ -342,7 +354,7 @@ fn conclude<T>(
 /// `before` is not parsed; the second half tells whether that is sure without looking.
 fn look<'a>(
     (file, told, stamp): (&Found, bool, Option<Stamp>),
-    before: Option<(&Record, bool)>,
+    (before, keeps): (Option<(&Record, bool)>, bool),
     (settings, held): (&'a Settings, &AtomicU64),
     parsers: &mut Parsers,
 ) -> Result<(Option<Told>, Looked<'a>), Unread> {
@@ -359,7 +371,7 @@ fn look<'a>(
         return Ok(as_before(record.clone()));
     }
     let (decoded, source) = load(file, settings)?;
-    let content = hash(decoded.text.as_bytes());
+    let content = if keeps { hash(decoded.text.as_bytes()) } else { ContentHash::default() };
     let stamp = stamp.unwrap_or_default();
     if let Some((record, _)) = before.filter(|(record, _)| record.content == content) {
         return Ok(as_before(Record { stamp, ..record.clone() }));
@@ -386,22 +398,35 @@ fn look<'a>(
     Ok((Some(Told { record, as_before: false }), looked))
 }
 
-/// Spreads work over the workers of a pool: each takes the next piece when it is done with one.
+/// Spreads work over the workers of a pool: each takes the next piece when it is done with one. Returns what each
+/// has done.
 fn spread<T: Send>(
     pool: &rayon::ThreadPool,
     order: &[usize],
     work: impl Fn(usize, &mut Parsers) -> T + Sync,
-) -> Vec<(usize, T)> {
-    let next = AtomicUsize::new(0);
-    let take = |_: rayon::BroadcastContext<'_>| {
+) -> Vec<Vec<(usize, T)>> {
+    spread_again(pool, std::slice::from_ref(&order.to_vec()), work)
+}
+
+/// As [`spread`], where the pieces have been with the workers before: each begins with its own, whose memory it has
+/// at hand, and then helps the others.
+fn spread_again<T: Send>(
+    pool: &rayon::ThreadPool,
+    lists: &[Vec<usize>],
+    work: impl Fn(usize, &mut Parsers) -> T + Sync,
+) -> Vec<Vec<(usize, T)>> {
+    let next: Vec<AtomicUsize> = lists.iter().map(|_| AtomicUsize::new(0)).collect();
+    let take = |worker: rayon::BroadcastContext<'_>| {
         let mut parsers = Parsers::new();
         let mut done = Vec::new();
-        while let Some(&at) = order.get(next.fetch_add(1, Ordering::Relaxed)) {
-            done.push((at, work(at, &mut parsers)));
+        for list in (0..lists.len()).map(|ahead| (worker.index() + ahead) % lists.len()) {
+            while let Some(&at) = lists[list].get(next[list].fetch_add(1, Ordering::Relaxed)) {
+                done.push((at, work(at, &mut parsers)));
+            }
         }
         done
     };
-    if order.is_empty() { Vec::new() } else { pool.broadcast(take).into_iter().flatten().collect() }
+    if lists.iter().all(Vec::is_empty) { Vec::new() } else { pool.broadcast(take) }
 }
 
 /// A defect of this program must not cost the rest of the work: the file is told, and the run goes on.

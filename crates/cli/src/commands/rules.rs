@@ -3,6 +3,7 @@
 use std::fmt::Write;
 
 use clap::Args;
+use vinequill_core::model::Level;
 use vinequill_core::rules::{self, Rule};
 use vinequill_core::text::nearest;
 
@@ -76,6 +77,16 @@ fn explain(rule: &Rule) -> String {
             let _ = writeln!(out, "    {line}");
         }
     }
-    let _ = writeln!(out, "\nSet its level in vinequill.toml: [rules] \"{}\" = \"note\"", rule.id);
+    if !rule.example.config.is_empty() {
+        let _ = writeln!(out, "\n{}", styled(style::FAINT, "vinequill.toml"));
+        for line in rule.example.config.lines() {
+            let _ = writeln!(out, "    {line}");
+        }
+    }
+    let other = if rule.level == Level::None { "warning" } else { "none" };
+    let _ = writeln!(out, "\nits level     [rules] \"{}\" = \"{other}\" in vinequill.toml, or", rule.id);
+    let _ = writeln!(out, "              --rule {}={other} for one run", rule.id);
+    let _ = writeln!(out, "one finding   vinequill: waive {} -- WHY", rule.id);
+    let _ = writeln!(out, "              on a line of its own in the comment, or in one above it");
     out
 }

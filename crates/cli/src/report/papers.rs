@@ -43,6 +43,9 @@ fn rules_are_those_of_the_code() {
             rule.id, rule.says, rule.why, example.language, example.before, example.language, example.after
         )
         .expect("a string takes all");
+        if !example.config.is_empty() {
+            write!(out, "\nWith:\n\n```toml\n{}```\n", example.config).expect("a string takes all");
+        }
     }
     hold("rules.md", &out);
 }

@@ -1,6 +1,6 @@
 //! A file with its comments read.
 
-use std::cell::OnceCell;
+use std::cell::{OnceCell, RefCell};
 use std::collections::HashMap;
 use std::sync::Arc;
 
@@ -34,6 +34,8 @@ pub struct FileReading<'a> {
     index: Arc<Index>,
     docs: HashMap<CommentId, DocComment>,
     habits: OnceCell<Habits>,
+    /// For code in comments, made when first needed.
+    parsers: RefCell<Parsers>,
 }
 
 /// What the comments of a file have in common beyond their notation.
@@ -98,6 +100,7 @@ impl<'a> FileReading<'a> {
             index: Arc::default(),
             docs,
             habits: OnceCell::new(),
+            parsers: RefCell::default(),
             skipped: false,
         };
         if memchr::memmem::find(source.text().as_bytes(), INSTRUCTION.as_bytes()).is_some() {
@@ -152,6 +155,7 @@ impl<'a> FileReading<'a> {
             source: &self.source,
             outline: &self.outline,
             known: self.known(),
+            parsers: &self.parsers,
             language: self.language,
             settings: self.settings,
         }

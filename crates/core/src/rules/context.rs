@@ -1,6 +1,6 @@
 //! What a check is given, and where it puts what it finds.
 
-use std::cell::OnceCell;
+use std::cell::{OnceCell, RefCell};
 
 use smol_str::SmolStr;
 
@@ -13,7 +13,7 @@ use crate::model::{
 };
 use crate::notations::{self, Notation};
 use crate::pairing::Pairing;
-use crate::reading::Language;
+use crate::reading::{Language, Parsers};
 use crate::settings::LanguageSettings;
 use crate::text::{Edit, Source, Span};
 
@@ -25,6 +25,8 @@ pub struct FileContext<'a> {
     pub outline: &'a Outline,
     /// What the project knows.
     pub known: &'a Family,
+    /// For code in comments.
+    pub parsers: &'a RefCell<Parsers>,
     /// Its language.
     pub language: &'a Language,
     /// What holds for that language.

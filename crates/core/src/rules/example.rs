@@ -106,8 +106,8 @@ fn syntax(context: &Context<'_>, findings: &mut Findings<'_>) {
     for (open, close) in shown.blocks {
         codes.extend(blocks(context, open, close));
     }
-    let mut parsers = Parsers::new();
     for code in codes {
+        let mut parsers = context.file.parsers.borrow_mut();
         let Some(row) = stumbled(context, &code, &mut parsers) else { continue };
         let line = context.doc.lines[row];
         let text = context.slice(line);

@@ -104,15 +104,18 @@ fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
     let (doc, declaration) = (context.doc, context.declaration());
     // Whoever says more in a second sentence has said something.
     let Some(span) = doc.summary.filter(|span| span.len() <= 120) else { return };
+    // What has more words than a name can have says more than the name.
+    let raw = context.slice(span);
+    let reject = |byte: u8| matches!(byte, b'{' | b'<' | b'`' | b'(' | b'=' | b':' | b',');
+    if raw.bytes().any(reject) || raw.split_ascii_whitespace().nth(16).is_some() {
+        return;
+    }
     let end = doc.description.1;
     let last = doc.lines.get((end as usize).saturating_sub(1)).map_or(span.end, |line| line.end);
     if !is_wordless(context.slice(Span::new(span.end, last.max(span.end)))) {
         return;
     }
     let text = doc.prose(context.file.source, span);
-    if text.contains(['{', '<', '`', '(', '=', ':', ',']) {
-        return;
-    }
     let said: Vec<String> =
         split_words(&text).into_iter().filter(|word| !FILLERS.contains(&word.as_str())).collect();
     let mut known = split_words(declaration.name.as_str());

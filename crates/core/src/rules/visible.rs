@@ -2,6 +2,9 @@
 //! something is text, it is taken for code: rules that read the text would rather miss a fault than invent one.
 
 use std::borrow::Cow;
+use std::sync::LazyLock;
+
+use aho_corasick::AhoCorasick;
 
 use super::Context;
 use crate::model::Carrier;
@@ -51,9 +54,17 @@ pub(super) fn lines<'c, 'a>(context: &'c Context<'a>) -> &'c [Visible<'a>] {
     context.visible.get_or_init(|| read_lines(context))
 }
 
-/// Tells whether a line may open a block of code.
-fn may_open(line: &str) -> bool {
-    line.bytes().any(|byte| matches!(byte, b'`' | b'~' | b'<' | b'@' | b'\\' | b'$'))
+static OPENS: LazyLock<AhoCorasick> =
+    LazyLock::new(|| AhoCorasick::new(BLOCKS.iter().map(|(open, _)| open)).expect("plain words compile"));
+
+/// Returns what closes the block that a line opens and does not close itself.
+fn opened_block(line: &str) -> Option<&'static str> {
+    OPENS.find_iter(line).find_map(|found| {
+        let (_, close) = BLOCKS[found.pattern().as_usize()];
+        // `{@code` is an inline tag.
+        let inline = line[..found.start()].ends_with('{');
+        (!inline && !line[found.end()..].contains(close)).then_some(close)
+    })
 }
 
 fn read_lines<'a>(context: &Context<'a>) -> Vec<Visible<'a>> {
@@ -89,16 +100,7 @@ fn read_lines<'a>(context: &Context<'a>) -> Vec<Visible<'a>> {
             literal = Some(column.saturating_sub(1));
             continue;
         }
-        let blocks = if may_open(bare) { BLOCKS } else { &[] };
-        let opened = blocks.iter().find_map(|&(open, close)| {
-            let at = bare.find(open)?;
-            // `{@code` is an inline tag.
-            if bare[..at].ends_with('{') {
-                return None;
-            }
-            (!bare[at + open.len()..].contains(close)).then_some(close)
-        });
-        if let Some(close) = opened {
+        if let Some(close) = opened_block(bare) {
             closing = Some(close);
             continue;
         }
@@ -116,13 +118,14 @@ fn read_lines<'a>(context: &Context<'a>) -> Vec<Visible<'a>> {
 }
 
 fn indent(line: &str) -> usize {
-    line.chars().take_while(|c| c.is_whitespace()).map(|c| if c == '\t' { 4 } else { 1 }).sum()
+    let white = line.bytes().take_while(|byte| matches!(byte, b' ' | b'\t'));
+    white.map(|byte| if byte == b'\t' { 4 } else { 1 }).sum()
 }
 
 /// Returns a line with what is no running text replaced, at equal length, by spaces: code spans, inline tags,
 /// elements, addresses, paths, and words that are names.
 pub(super) fn without_code(text: &str) -> Cow<'_, str> {
-    if !text.contains(['`', '{', '<', '[', '$', '"']) {
+    if !text.bytes().any(|byte| matches!(byte, b'`' | b'{' | b'<' | b'[' | b'$' | b'"')) {
         return Cow::Borrowed(text);
     }
     let mut out: Vec<u8> = text.bytes().collect();
@@ -173,36 +176,44 @@ fn closed(text: &str, open: usize, opening: u8, closing: u8) -> usize {
 /// Returns the plain words of a line from which code was taken out, each with its offset: letters only, in
 /// lower case but for the first letter, and no part of a name, path, address or number.
 pub(super) fn words(text: &str) -> Vec<(usize, &str)> {
+    let bytes = text.as_bytes();
     let mut out = Vec::new();
-    let mut start = 0;
-    for part in text.split_inclusive(char::is_whitespace) {
-        let at = start;
-        start += part.len();
-        if is_prose(part.trim_end()) {
-            take_words(part, at, &mut out);
+    let mut at = 0;
+    while at < bytes.len() {
+        if bytes[at].is_ascii_whitespace() {
+            at += 1;
+            continue;
         }
+        let start = at;
+        while at < bytes.len() && !bytes[at].is_ascii_whitespace() {
+            at += 1;
+        }
+        take_words(text, start, at, &mut out);
     }
     out
 }
 
-fn is_letter(c: char) -> bool {
-    c.is_alphabetic() || matches!(c, '\'' | '’')
-}
-
-/// Hyphens join plain words; everything else makes a name, a path or an address.
-fn is_prose(part: &str) -> bool {
-    let inner = part.trim_matches(|c: char| !c.is_alphanumeric());
-    inner.chars().all(|c| is_letter(c) || c == '-')
-        && !part.starts_with(['@', '\\', '#', '$', '%', '&', '-', '.', ':', '/', '_'])
-}
-
-fn take_words<'t>(part: &'t str, start: usize, out: &mut Vec<(usize, &'t str)>) {
-    let mut at = 0;
-    for word in part.split(|c: char| !is_letter(c)) {
-        let offset = start + at;
-        at += word.len() + part[at + word.len()..].chars().next().map_or(0, char::len_utf8);
-        if !word.is_empty() && word.chars().skip(1).all(|c| !c.is_uppercase()) {
-            out.push((offset, word));
+/// Takes the words of a part between white space, when it is plain words joined by hyphens; everything else makes
+/// a name, a path or an address.
+fn take_words<'t>(text: &'t str, start: usize, end: usize, out: &mut Vec<(usize, &'t str)>) {
+    let bytes = &text.as_bytes()[start..end];
+    let sign = |byte: &u8| byte.is_ascii() && !byte.is_ascii_alphanumeric();
+    if matches!(bytes[0], b'@' | b'\\' | b'#' | b'$' | b'%' | b'&' | b'-' | b'.' | b':' | b'/' | b'_') {
+        return;
+    }
+    let from = bytes.iter().position(|byte| !sign(byte)).unwrap_or(bytes.len());
+    let upto = bytes.iter().rposition(|byte| !sign(byte)).map_or(from, |last| last + 1);
+    let inner = &bytes[from..upto];
+    // A letter beyond ASCII makes a word of another language, or a name.
+    if !inner.iter().all(|byte| byte.is_ascii_alphabetic() || matches!(byte, b'-' | b'\'')) {
+        return;
+    }
+    let mut at = from;
+    for word in inner.split(|byte| *byte == b'-') {
+        let place = start + at;
+        at += word.len() + 1;
+        if !word.is_empty() && word[1..].iter().all(|byte| !byte.is_ascii_uppercase()) {
+            out.push((place, &text[place..place + word.len()]));
         }
     }
 }
