@@ -228,11 +228,7 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
     let settings = |file: &Found| nested.for_file(&file.path).unwrap_or(settings);
     let file = |at: usize| files.get(at).unwrap_or_else(|| &around[at - files.len()]);
     let count = files.len() + around.len();
-    let pool = rayon::ThreadPoolBuilder::new()
-        .num_threads(jobs)
-        .stack_size(8 << 20)
-        .build()
-        .expect("starting worker threads fails only when the system has none left");
+    let pool = workers(jobs);
     let (kept, note) = cache.map(Cache::read).unwrap_or_default();
     let stamps: Vec<Option<Stamp>> = (0..count).map(|at| Stamp::of(&file(at).path)).collect();
     let record = |at: usize| kept.files.get(file(at).shown.as_str()).filter(|_| file(at).given.is_none());
@@ -309,6 +305,14 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
         })
     });
     Ran { results: in_order(results), known: Some((state, known)), note }
+}
+
+fn workers(jobs: usize) -> rayon::ThreadPool {
+    rayon::ThreadPoolBuilder::new()
+        .num_threads(jobs)
+        .stack_size(8 << 20)
+        .build()
+        .expect("starting worker threads fails only when the system has none left")
 }
 
 fn in_order<T>(done: Vec<Vec<(usize, T)>>) -> Vec<T> {
