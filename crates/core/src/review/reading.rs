@@ -4,6 +4,8 @@ use std::cell::{OnceCell, RefCell};
 use std::collections::HashMap;
 use std::sync::Arc;
 
+use smol_str::SmolStr;
+
 use super::waivers;
 use crate::index::{self, Family, FileFacts, Index};
 use crate::languages;
@@ -36,6 +38,8 @@ pub struct FileReading<'a> {
     habits: OnceCell<Habits>,
     /// For code in comments, made when first needed.
     parsers: RefCell<Parsers>,
+    /// Words that were looked for in the code, and whether they are there.
+    words: RefCell<HashMap<SmolStr, bool>>,
 }
 
 /// What the comments of a file have in common beyond their notation.
@@ -101,6 +105,7 @@ impl<'a> FileReading<'a> {
             docs,
             habits: OnceCell::new(),
             parsers: RefCell::default(),
+            words: RefCell::default(),
             skipped: false,
         };
         if memchr::memmem::find(source.text().as_bytes(), INSTRUCTION.as_bytes()).is_some() {
@@ -156,6 +161,7 @@ impl<'a> FileReading<'a> {
             outline: &self.outline,
             known: self.known(),
             parsers: &self.parsers,
+            words: &self.words,
             language: self.language,
             settings: self.settings,
         }

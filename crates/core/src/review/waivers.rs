@@ -2,6 +2,8 @@
 //!
 //! `vinequill: waive RULE[, RULE] -- reason`, `waive-file`, `skip`, `skip-file`, each on a line of its own.
 
+use std::collections::{HashMap, HashSet};
+
 use memchr::memmem;
 use smol_str::SmolStr;
 
@@ -9,7 +11,7 @@ use super::FileReading;
 use crate::model::{CommentId, DeclId, Finding, Level, Outline, RawFinding, State};
 use crate::reading::INSTRUCTION;
 use crate::rules::{self, UNUSED};
-use crate::text::{Source, Span, nearest};
+use crate::text::{Source, Span, narrow, nearest};
 
 /// What an instruction is about.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
@@ -29,6 +31,20 @@ struct Waiver {
     reason: String,
     scope: Scope,
     used: bool,
+}
+
+impl Waiver {
+    /// Tells whether it counts for a rule.
+    fn waives(&self, rule: &str) -> bool {
+        !self.reason.is_empty() && matches(&self.pattern, rule)
+    }
+}
+
+/// Returns the comment that a finding points into.
+fn comment_at(file: &FileReading<'_>, span: Span) -> Option<CommentId> {
+    let comments = &file.outline.comments;
+    let at = comments.partition_point(|comment| comment.span.end <= span.start);
+    comments.get(at).filter(|comment| comment.span.contains(span)).map(|_| CommentId(narrow(at)))
 }
 
 /// An instruction as it stands in a comment.
@@ -70,7 +86,7 @@ fn instructions<'s>(outline: &Outline, source: &'s Source) -> Vec<Instruction<'s
         let lead = line.len() - bare.len();
         let end = bare.find(char::is_whitespace).unwrap_or(bare.len());
         out.push(Instruction {
-            comment: CommentId(crate::text::narrow(number)),
+            comment: CommentId(narrow(number)),
             word: &bare[..end],
             rest: &bare[end..],
             at: from + lead + end,
@@ -117,19 +133,23 @@ impl Waivers {
         if self.0.is_empty() {
             return;
         }
+        let mut known: HashMap<DeclId, Vec<CommentId>> = HashMap::new();
+        let mut by_comment: HashMap<CommentId, Vec<usize>> = HashMap::new();
+        let mut of_file: Vec<usize> = Vec::new();
+        for (at, waiver) in self.0.iter().enumerate() {
+            match waiver.scope {
+                Scope::File => of_file.push(at),
+                Scope::Comment(comment) => by_comment.entry(comment).or_default().push(at),
+            }
+        }
         for finding in findings.iter_mut() {
-            let waiver = self.0.iter_mut().find(|waiver| {
-                !waiver.reason.is_empty()
-                    && matches(&waiver.pattern, finding.raw.rule.as_str())
-                    && match waiver.scope {
-                        Scope::File => true,
-                        Scope::Comment(comment) => {
-                            finding.raw.declaration.is_some_and(|id| touches(file, comment, id))
-                                || file.outline.comment(comment).span.contains(finding.raw.span)
-                        }
-                    }
-            });
-            if let Some(waiver) = waiver {
+            let around =
+                finding.raw.declaration.map(|id| &*known.entry(id).or_insert_with(|| touching(file, id)));
+            let itself = comment_at(file, finding.raw.span);
+            let comments = around.into_iter().flatten().copied().chain(itself);
+            let near = comments.filter_map(|comment| by_comment.get(&comment)).flatten().chain(&of_file);
+            let found = near.copied().find(|&at| self.0[at].waives(finding.raw.rule.as_str()));
+            if let Some(waiver) = found.map(|at| &mut self.0[at]) {
                 waiver.used = true;
                 finding.state = State::Waived(waiver.reason.clone());
             }
@@ -188,67 +208,61 @@ fn matches(pattern: &str, rule: &str) -> bool {
     pattern.strip_suffix('*').map_or(pattern == rule, |prefix| rule.starts_with(prefix))
 }
 
-/// Tells whether a comment is a declaration's own, or touches it: only white space, other comments and what
-/// belongs to the declaration lie between.
-fn touches(file: &FileReading<'_>, comment: CommentId, id: DeclId) -> bool {
+/// Returns the comments that are a declaration's own, or touch it: only white space, other comments and what belongs
+/// to the declaration lie between.
+fn touching(file: &FileReading<'_>, id: DeclId) -> Vec<CommentId> {
     let (outline, source) = (&file.outline, &file.source);
     let declaration = outline.declaration(id);
     let doc = declaration.comment.doc;
-    if doc == Some(comment) {
-        return true;
-    }
-    let raw = outline.comment(comment);
-    // Behind the signature on one of its lines, or between its words.
+    let mut out: Vec<CommentId> = doc.into_iter().collect();
     let header = declaration.header();
-    let last_line = source.line(header.end.max(declaration.name_span.end));
-    if raw.span.start >= header.start
-        && source.line(raw.span.start) <= last_line
-        && raw.span.start <= declaration.span.end.max(header.end) + 200
-    {
-        let line = source.line(raw.span.start);
-        if raw.span.start <= header.end || line == last_line {
-            return true;
-        }
-    }
     let start = doc.map_or(header.start, |doc| outline.comment(doc).span.start.min(header.start));
-    if raw.span.end > start {
-        // The first thing in a body, as a docstring's neighbour is.
-        return raw.owner == Some(id)
-            && source
-                .slice(Span::new(header.end, raw.span.start.max(header.end)))
-                .trim_matches(|c: char| c.is_whitespace() || matches!(c, '{' | ':'))
-                .is_empty();
-    }
-    // Nothing but comments may lie between.
+    // Above: nothing but comments may lie between.
     let mut upto = start;
-    for other in
-        outline.comments[comment.0 as usize..].iter().rev().skip_while(|other| other.span.end > start)
-    {
-        let gap = source.slice(Span::new(other.span.end, upto.max(other.span.end)));
+    for at in (0..outline.comments.partition_point(|comment| comment.span.end <= start)).rev() {
+        let comment = &outline.comments[at];
+        let gap = source.slice(Span::new(comment.span.end, upto.max(comment.span.end)));
         if !gap.trim().is_empty() || gap.matches('\n').count() > 1 {
-            return false;
+            break;
         }
-        if other.span == raw.span {
-            return true;
-        }
-        upto = other.span.start;
+        out.push(CommentId(narrow(at)));
+        upto = comment.span.start;
     }
-    false
+    // Between its words, behind them on their last line, and first in its body.
+    let last_line = source.line(header.end.max(declaration.name_span.end));
+    let first = outline.comments.partition_point(|comment| comment.span.start < header.start);
+    for (at, comment) in outline.comments.iter().enumerate().skip(first) {
+        let inside = comment.span.start <= header.end || source.line(comment.span.start) == last_line;
+        let opens = || {
+            let gap = source.slice(Span::new(header.end, comment.span.start.max(header.end)));
+            comment.owner == Some(id)
+                && gap.trim_matches(|c: char| c.is_whitespace() || matches!(c, '{' | ':')).is_empty()
+        };
+        if !inside && !opens() {
+            break;
+        }
+        out.push(CommentId(narrow(at)));
+    }
+    out
 }
 
 /// Takes out of the review what the source says to skip. Returns whether that is the whole file.
 pub(super) fn skip(file: &mut FileReading<'_>) -> bool {
-    let (mut whole, mut touched) = (false, Vec::new());
+    let (mut whole, mut touched) = (false, HashSet::new());
     for instruction in instructions(&file.outline, &file.source) {
         match instruction.word {
             "skip-file" => whole = true,
-            "skip" => touched.push(instruction.comment),
+            "skip" => {
+                touched.insert(instruction.comment);
+            }
             _ => {}
         }
     }
     for at in 0..file.outline.declarations.len() {
-        let id = DeclId(crate::text::narrow(at));
-        if whole || touched.iter().any(|&comment| touches(file, comment, id)) {
+        let id = DeclId(narrow(at));
+        if whole
+            || (!touched.is_empty() && touching(file, id).iter().any(|comment| touched.contains(comment)))
+        {
             file.outline.declarations[at].hidden = true;
         }
     }

@@ -1,6 +1,7 @@
 //! What a check is given, and where it puts what it finds.
 
 use std::cell::{OnceCell, RefCell};
+use std::collections::HashMap;
 
 use smol_str::SmolStr;
 
@@ -27,6 +28,8 @@ pub struct FileContext<'a> {
     pub known: &'a Family,
     /// For code in comments.
     pub parsers: &'a RefCell<Parsers>,
+    /// Words that were looked for in the code of the file, and whether they are there.
+    pub words: &'a RefCell<HashMap<SmolStr, bool>>,
     /// Its language.
     pub language: &'a Language,
     /// What holds for that language.

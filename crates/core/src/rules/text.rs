@@ -3,6 +3,7 @@
 use super::rule::{Check, Example, Rule};
 use std::sync::LazyLock;
 
+use smol_str::SmolStr;
 use unicase::UniCase;
 
 use super::{Context, Findings, visible};
@@ -176,6 +177,15 @@ fn is_a_name(context: &Context<'_>, lower: &str) -> bool {
 
 /// Tells whether a word stands in the code of the file: then the comment speaks of what has that name.
 fn is_in_code(context: &Context<'_>, word: &str) -> bool {
+    if let Some(&known) = context.file.words.borrow().get(word) {
+        return known;
+    }
+    let found = stands_in_code(context, word);
+    context.file.words.borrow_mut().insert(SmolStr::new(word), found);
+    found
+}
+
+fn stands_in_code(context: &Context<'_>, word: &str) -> bool {
     let text = context.file.source.text();
     let comments = &context.file.outline.comments;
     memchr::memmem::find_iter(text.as_bytes(), word).any(|at| {
