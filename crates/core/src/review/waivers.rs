@@ -8,9 +8,10 @@ use memchr::memmem;
 use smol_str::SmolStr;
 
 use super::FileReading;
-use crate::model::{CommentId, DeclId, Finding, Level, Outline, RawFinding, State};
+use crate::model::{CommentId, DeclId, Finding, Level, Outline, RawFinding, RuleId, State};
 use crate::reading::INSTRUCTION;
 use crate::rules::{self, UNUSED};
+use crate::settings::covers;
 use crate::text::{Source, Span, narrow, nearest};
 
 /// What an instruction is about.
@@ -35,8 +36,8 @@ struct Waiver {
 
 impl Waiver {
     /// Tells whether it counts for a rule.
-    fn waives(&self, rule: &str) -> bool {
-        !self.reason.is_empty() && matches(&self.pattern, rule)
+    fn waives(&self, rule: RuleId) -> bool {
+        !self.reason.is_empty() && covers(&self.pattern, rule)
     }
 }
 
@@ -148,7 +149,7 @@ impl Waivers {
             let itself = comment_at(file, finding.raw.span);
             let comments = around.into_iter().flatten().copied().chain(itself);
             let near = comments.filter_map(|comment| by_comment.get(&comment)).flatten().chain(&of_file);
-            let found = near.copied().find(|&at| self.0[at].waives(finding.raw.rule.as_str()));
+            let found = near.copied().find(|&at| self.0[at].waives(finding.raw.rule));
             if let Some(waiver) = found.map(|at| &mut self.0[at]) {
                 waiver.used = true;
                 finding.state = State::Waived(waiver.reason.clone());
@@ -169,7 +170,7 @@ impl Waivers {
 /// Says what is wrong with a waiver that waived nothing; nothing where its rules did not run.
 fn reproach(file: &FileReading<'_>, waiver: &Waiver) -> Option<String> {
     let pattern = waiver.pattern.as_str();
-    let mut known = rules::ALL.iter().filter(|rule| matches(pattern, rule.id.as_str())).peekable();
+    let mut known = rules::ALL.iter().filter(|rule| covers(pattern, rule.id)).peekable();
     if known.peek().is_none() {
         let near = nearest(pattern, rules::ALL.iter().map(|rule| rule.id.as_str()));
         let hint = near.map(|near| format!("; did you mean `{near}`?")).unwrap_or_default();
@@ -202,10 +203,6 @@ fn unused(waiver: &Waiver, message: String, level: Level) -> Finding {
         declaration_span: None,
         state: State::New,
     }
-}
-
-fn matches(pattern: &str, rule: &str) -> bool {
-    pattern.strip_suffix('*').map_or(pattern == rule, |prefix| rule.starts_with(prefix))
 }
 
 /// Returns the comments that are a declaration's own, or touch it: only white space, other comments and what belongs

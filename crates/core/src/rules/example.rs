@@ -126,7 +126,7 @@ fn stumbled(context: &Context<'_>, code: &Code<'_>, parsers: &mut Parsers) -> Op
         // The string that holds it has escapes of its own.
         text = text.replace("\\\"", "\"").replace("\\\\", "\\");
     }
-    // Drawings, transcripts and what is not meant to run are no code.
+    // Drawings, what a prompt answered and what is not meant to run are no code.
     let is_code = text.contains(['(', '=', ';', '{']);
     if !is_code || text.contains("+SKIP") || text.lines().any(|line| line.starts_with("> ")) {
         return None;

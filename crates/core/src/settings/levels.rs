@@ -11,12 +11,12 @@ pub struct LevelSetting {
     pub level: Level,
 }
 
-impl LevelSetting {
-    fn matches(&self, rule: RuleId) -> bool {
-        match self.pattern.strip_suffix('*') {
-            Some(prefix) => rule.as_str().starts_with(prefix),
-            None => self.pattern == rule.as_str(),
-        }
+/// Tells whether a rule, `subject.*` or `*` names a rule.
+#[must_use]
+pub fn covers(pattern: &str, rule: RuleId) -> bool {
+    match pattern.strip_suffix('*') {
+        Some(prefix) => rule.as_str().starts_with(prefix),
+        None => pattern == rule.as_str(),
     }
 }
 
@@ -26,7 +26,8 @@ impl LevelSetting {
 pub fn level_of(rule: RuleId, default: Level, layers: &[Vec<LevelSetting>]) -> Level {
     let mut level = default;
     for layer in layers {
-        let found = layer.iter().filter(|setting| setting.matches(rule)).max_by_key(|s| s.pattern.len());
+        let found =
+            layer.iter().filter(|setting| covers(&setting.pattern, rule)).max_by_key(|s| s.pattern.len());
         if let Some(setting) = found {
             level = setting.level;
         }

@@ -11,7 +11,7 @@ pub use config::{
     PlainDemand,
 };
 pub use error::ConfigError;
-pub use levels::{LevelSetting, level_of};
+pub use levels::{LevelSetting, covers, level_of};
 pub use profile::{
     Case, ColumnsConfig, DeclarationConfig, Declarations, DocAt, DocMark, ExampleConfig, LabelsConfig,
     Located, Pattern, ProfileConfig, Several,

@@ -6,7 +6,7 @@ use super::ConfigError;
 use regex::Regex;
 
 use super::config::{Ask, Config, LanguageConfig, Opening};
-use super::levels::{LevelSetting, level_of};
+use super::levels::{LevelSetting, covers, level_of};
 use crate::model::{Excuse, Kind, LanguageId, Level, NotationId, RuleId, Surface};
 use crate::reading::{Demand, Language, Owe};
 use crate::text::{is_wordless, nearest};
@@ -261,10 +261,6 @@ fn check_locks(
     Ok(())
 }
 
-fn covers(pattern: &str, rule: RuleId) -> bool {
-    pattern.strip_suffix('*').map_or(pattern == rule.as_str(), |prefix| rule.as_str().starts_with(prefix))
-}
-
 fn levels(rules: &BTreeMap<String, Level>) -> Vec<LevelSetting> {
     rules.iter().map(|(pattern, &level)| LevelSetting { pattern: pattern.clone(), level }).collect()
 }
@@ -309,10 +305,7 @@ fn check_language(name: &str, known: Known<'_>) -> Result<(), ConfigError> {
 
 fn check_patterns<'a>(patterns: impl Iterator<Item = &'a str>, known: Known<'_>) -> Result<(), ConfigError> {
     for pattern in patterns {
-        let found = match pattern.strip_suffix('*') {
-            Some(prefix) => known.rules.iter().any(|(id, _)| id.as_str().starts_with(prefix)),
-            None => known.rules.iter().any(|(id, _)| id.as_str() == pattern),
-        };
+        let found = known.rules.iter().any(|&(id, _)| covers(pattern, id));
         if !found {
             let near = nearest(pattern, known.rules.iter().map(|(id, _)| id.as_str())).map(str::to_owned);
             return Err(ConfigError::UnknownRule { name: pattern.to_owned(), nearest: near });

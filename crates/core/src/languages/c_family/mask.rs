@@ -290,23 +290,11 @@ impl<'s> Pass<'s> {
 
     /// Blanks all up to the `#endif`, or the `#else` of a branch that is never taken, and returns its index.
     fn skip_branch(&mut self, from: usize) -> usize {
-        let mut depth = 0_i32;
-        for at in from..self.code.len() {
-            if self.code[at].sort == Sort::Directive {
-                let line = &self.text[self.code[at].range()];
-                let word = line[1..].trim_start();
-                if word.starts_with("if") {
-                    depth += 1;
-                } else if word.starts_with("endif") {
-                    if depth == 0 {
-                        return at;
-                    }
-                    depth -= 1;
-                }
-            }
+        let end = self.branch_end(from).unwrap_or(self.code.len());
+        for at in from..end {
             self.blank_lexeme(at);
         }
-        self.code.len()
+        end
     }
 
     /// Returns the index of the brace that closes the one at `open`; of conditions the first branch counts.
