@@ -107,17 +107,19 @@ impl Session {
         };
         let (files, left, refused) =
             find_files(&project.root, &reviewed, &selection, &project.settings).map_err(Failure::usage)?;
-        let nested = nested(common, &project, &left, &reviewed)?;
-        let around = if is_project && reviewed != [project.root.clone()] {
+        // What is known comes from the whole project, and so do the configurations of its folders.
+        let (around, others) = if is_project && reviewed != [project.root.clone()] {
             let all = Selection { languages: Vec::new(), ..selection };
             let root = std::slice::from_ref(&project.root);
-            let (mut all, ..) =
+            let (mut all, others, _) =
                 find_files(&project.root, root, &all, &project.settings).map_err(Failure::usage)?;
             all.retain(|file| files.binary_search_by(|told| told.shown.cmp(&file.shown)).is_err());
-            all
+            (all, others.configured)
         } else {
-            Vec::new()
+            (Vec::new(), Vec::new())
         };
+        let configured = left.configured.iter().chain(&others);
+        let nested = nested(common, &project, configured, &reviewed)?;
         let cache = if common.no_cache {
             None
         } else {
@@ -242,10 +244,10 @@ impl Session {
 }
 
 /// Reads the configurations of folders inside the project: those found, and those above what was named.
-fn nested(
+fn nested<'a>(
     common: &Common,
     project: &Configured,
-    left: &Left,
+    configured: impl Iterator<Item = &'a PathBuf>,
     reviewed: &[PathBuf],
 ) -> Result<Nested, Failure> {
     if !matches!(common.config_source(), ConfigSource::Nearest) {
@@ -256,7 +258,7 @@ fn nested(
     let mut folders: Vec<PathBuf> = above
         .filter(|dir| dir.join("vinequill.toml").is_file())
         .map(Path::to_owned)
-        .chain(left.configured.iter().cloned())
+        .chain(configured.cloned())
         .collect();
     folders.sort();
     folders.dedup();

@@ -113,6 +113,19 @@ fn plain_comments_are_documentation_where_marks_say_so() {
 }
 
 #[test]
+fn a_file_is_reviewed_with_the_configurations_of_all_folders() {
+    // Only the marks of the folder beside make the definition's comment one that answers for the prototype.
+    let workshop = Workshop::with(&[
+        ("vinequill.toml", ""),
+        ("include/vat.h", "int vat_fill(int litres);\n"),
+        ("src/vinequill.toml", "[languages.c]\ndoc-marks = [\"/*\"]\n"),
+        ("src/vat.c", "/* Fills it. */\nint vat_fill(int litres) { return litres; }\n"),
+    ]);
+    assert_eq!(short(&workshop, &[]), "");
+    assert_eq!(short(&workshop, &["include/vat.h"]), "");
+}
+
+#[test]
 fn waivers_are_counted_and_their_reasons_shown() {
     let source = FAULTY.replace(
         "     * @param",
