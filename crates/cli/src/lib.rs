@@ -4,6 +4,7 @@
 //! Nothing here decides what a finding is: that is the core's.
 
 mod commands;
+mod editing;
 mod exit;
 mod options;
 mod report;
@@ -33,6 +34,10 @@ enum Command {
     Coverage(commands::coverage::Coverage),
     /// Write the skeleton to fill in; shows a diff unless told otherwise
     Draft(commands::draft::Draft),
+    /// Make repairs that need no thought; shows a diff unless told otherwise
+    Mend(commands::mend::Mend),
+    /// Bring docstrings into one notation; shows a diff unless told otherwise
+    Recast(commands::recast::Recast),
     /// What does the tool think this declares?
     Outline(commands::outline::Outline),
     /// What does a rule mean?
@@ -63,6 +68,8 @@ pub fn run(arguments: impl IntoIterator<Item = OsString>) -> Exit {
         Command::Review(command) => command.run(&pairs),
         Command::Coverage(command) => command.run(&pairs),
         Command::Draft(command) => command.run(),
+        Command::Mend(command) => command.run(),
+        Command::Recast(command) => command.run(),
         Command::Outline(command) => command.run(&pairs),
         Command::Rules(command) => command.run(),
         Command::Languages(command) => command.run(),

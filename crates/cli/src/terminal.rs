@@ -51,6 +51,11 @@ pub(crate) fn is_watched() -> bool {
     std::io::stdout().is_terminal()
 }
 
+/// Tells whether a person can be asked.
+pub(crate) fn can_ask() -> bool {
+    std::io::stdin().is_terminal() && std::io::stdout().is_terminal()
+}
+
 /// Returns the width of lines: what `COLUMNS` says, else the terminal's, at most 100; 80 in a pipe.
 pub(crate) fn width() -> usize {
     let asked = std::env::var("COLUMNS").ok().and_then(|columns| columns.parse::<usize>().ok());
@@ -60,8 +65,21 @@ pub(crate) fn width() -> usize {
 
 /// Writes text with styles to standard output; they are taken out where colour is off.
 pub(crate) fn print(text: &str) -> std::io::Result<()> {
+    // Looking for styles takes longer than writing, and most reports for programs are long and have none.
+    if !text.as_bytes().contains(&b'\x1b') {
+        let mut out = std::io::stdout().lock();
+        out.write_all(text.as_bytes())?;
+        return out.flush();
+    }
     let mut out = anstream::stdout().lock();
     out.write_all(text.as_bytes())?;
+    out.flush()
+}
+
+/// Writes bytes to standard output as they are.
+pub(crate) fn print_bytes(bytes: &[u8]) -> std::io::Result<()> {
+    let mut out = std::io::stdout().lock();
+    out.write_all(bytes)?;
     out.flush()
 }
 

@@ -16,6 +16,7 @@ const ROWS: &[&[&str]] = &[
     &["rules"],
     &["review"],
     &["coverage", "draft", "proof"],
+    &["mend", "recast"],
     &["testing", "lib"],
 ];
 

@@ -3,18 +3,17 @@
 use std::path::{Path, PathBuf};
 
 use clap::{Args, ValueEnum};
-use similar::TextDiff;
-use vinequill_core::draft::{self, Draft as Drafts, Extent, Only};
+use vinequill_core::draft::{self, Draft as Drafts, Drafted, Extent, Only};
 use vinequill_core::model::DeclId;
-use vinequill_core::reading::Parsers;
 use vinequill_core::review::FileReading;
 use vinequill_core::text::Edits;
-use vinequill_project::{Decoded, Found, write};
+use vinequill_project::{Decoded, Found};
 
+use crate::editing::{Change, How, Piece, Words, deliver, header_of, show};
 use crate::exit::{Done, Exit, Failure};
 use crate::options::common::Common;
 use crate::session::Session;
-use crate::terminal::{self, style, styled};
+use crate::terminal;
 
 /// Options of `draft`.
 #[derive(Debug, Args)]
@@ -22,15 +21,11 @@ pub(crate) struct Draft {
     /// PATH, PATH:LINE, or PATH#Name
     #[arg(required_unless_present = "stdin_path", value_name = "TARGET")]
     targets: Vec<String>,
-    /// Write to the files
-    #[arg(long, conflicts_with_all = ["print", "check"])]
-    write: bool,
     /// Print the comments alone
-    #[arg(long)]
+    #[arg(long, conflicts_with_all = ["write", "ask", "check"])]
     print: bool,
-    /// Fail when there is something to draft
-    #[arg(long)]
-    check: bool,
+    #[command(flatten)]
+    how: How,
     /// Only comments that are missing, or only those that lack something
     #[arg(long, value_name = "WHICH", value_enum)]
     only: Option<Which>,
@@ -60,16 +55,15 @@ enum Aim {
 
 /// What came of one file.
 struct Outcome {
-    before: Decoded,
-    after: String,
+    change: Change,
     comments: Vec<String>,
-    remarks: Vec<String>,
     matched: bool,
 }
 
 impl Draft {
     /// Drafts, and shows or writes what came of it.
     pub(crate) fn run(&self) -> Done {
+        self.how.check_given(self.common.stdin_path.is_some())?;
         if let Some(path) = &self.common.stdin_path {
             return self.draft_standard_input(path);
         }
@@ -93,18 +87,19 @@ impl Draft {
                 "{shown}: no declaration there; `vinequill outline` shows what there is"
             )));
         }
-        let exit = self.deliver(&session, &outcomes)?;
+        let exit = if self.print {
+            Self::print_comments(&outcomes)?
+        } else {
+            let changes: Vec<_> =
+                outcomes.into_iter().map(|(file, outcome)| (file, outcome.change)).collect();
+            deliver(&session, &self.how, self.common.quiet, WORDS, &changes)?
+        };
         Ok(exit.max(session.complain(unread.iter())))
     }
 
     /// Drafts for a text from standard input; there is no file to write to. A target is then `:LINE` or
     /// `#Name`.
     fn draft_standard_input(&self, path: &Path) -> Done {
-        if self.write {
-            return Err(Failure::usage(anyhow::anyhow!(
-                "--write needs files; standard input is shown as a diff"
-            )));
-        }
         let session = Session::open(&self.common, &[])?;
         let mut aims: Vec<Aim> = self.targets.iter().map(|target| parse_target(target).1).collect();
         if aims.is_empty() {
@@ -114,17 +109,17 @@ impl Draft {
             session.visit(&self.common, |_, reading, decoded| self.draft_file(reading, decoded, &aims))?;
         let exit = session.complain(visited.unread.iter());
         let Some(outcome) = visited.files.pop() else { return Ok(exit) };
-        for remark in &outcome.remarks {
+        let change = outcome.change;
+        for remark in &change.remarks {
             terminal::remark(remark);
         }
         if self.print {
             terminal::print(&(outcome.comments.join("\n\n") + "\n"))?;
         } else {
-            let shown = path.to_string_lossy();
-            terminal::print(&diff(&shown, &outcome.before.text, &outcome.after))?;
+            show(&path.to_string_lossy(), &change.before, &change.after)?;
         }
-        let differs = outcome.before.text != outcome.after;
-        Ok(if self.check && differs { Exit::Found } else { Exit::Clean })
+        let differs = change.before.text != change.after;
+        Ok(if self.how.check && differs { Exit::Found } else { Exit::Clean })
     }
 
     fn draft_file(&self, reading: &FileReading<'_>, decoded: &Decoded, aims: &[Aim]) -> Outcome {
@@ -164,59 +159,48 @@ impl Draft {
             remarks.push(format!("{}: left alone: {error}", reading.source.path()));
             reading.source.text().to_owned()
         });
-        Outcome {
-            before: decoded.clone(),
-            after,
-            comments: drafts.drafted.into_iter().map(|drafted| drafted.comment).collect(),
-            remarks,
-            matched,
-        }
+        let pieces = if self.how.ask {
+            drafts.drafted.iter().map(|d| piece(reading, d)).collect()
+        } else {
+            Vec::new()
+        };
+        let before = decoded.clone();
+        let change =
+            Change { before, after, pieces, amount: drafts.drafted.len(), by_rule: Vec::new(), remarks };
+        let comments = drafts.drafted.into_iter().map(|drafted| drafted.comment).collect();
+        Outcome { change, comments, matched }
     }
 
-    fn deliver(&self, session: &Session, outcomes: &[(Found, Outcome)]) -> Done {
-        let mut exit = Exit::Clean;
-        let (mut written, mut comments) = (0, 0);
-        for (file, outcome) in outcomes {
-            for remark in &outcome.remarks {
+    fn print_comments(outcomes: &[(Found, Outcome)]) -> Done {
+        for (_, outcome) in outcomes.iter().filter(|(_, outcome)| !outcome.comments.is_empty()) {
+            for remark in &outcome.change.remarks {
                 terminal::remark(remark);
             }
-            if outcome.before.text == outcome.after {
-                continue;
-            }
-            if self.check {
-                exit = exit.max(Exit::Found);
-            }
-            if self.print {
-                terminal::print(&(outcome.comments.join("\n\n") + "\n"))?;
-            } else if self.write {
-                match write(&file.path, &outcome.before, &outcome.after, file.language, &mut Parsers::new()) {
-                    Ok(()) => {
-                        written += 1;
-                        comments += outcome.comments.len();
-                    }
-                    Err(failure) => {
-                        terminal::complain(&failure.to_string());
-                        exit = exit.max(Exit::Incomplete);
-                    }
-                }
-            } else {
-                let path = session.typed_path(&file.shown);
-                terminal::print(&diff(&path, &outcome.before.text, &outcome.after))?;
-            }
+            terminal::print(&(outcome.comments.join("\n\n") + "\n"))?;
         }
-        if self.write && !self.common.quiet {
-            let text = match written {
-                0 => "nothing to draft\n".to_owned(),
-                files => format!(
-                    "{comments} comments drafted in {files} files; review finds what is left to fill in\n"
-                ),
-            };
-            terminal::print(&text)?;
-        } else if !self.print && !self.common.quiet && outcomes.iter().all(|(_, o)| o.before.text == o.after)
-        {
-            terminal::remark("nothing to draft");
-        }
-        Ok(exit)
+        Ok(Exit::Clean)
+    }
+}
+
+/// What the command says of what it did.
+const WORDS: Words = Words {
+    nothing: "nothing to draft",
+    what: ("comment drafted", "comments drafted"),
+    next: "; review finds what is left to fill in",
+};
+
+/// Makes a draft something to be asked about.
+fn piece(reading: &FileReading<'_>, drafted: &Drafted) -> Piece {
+    let declaration = reading.outline.declaration(drafted.declaration);
+    let what = match reading.doc(drafted.declaration).is_some_and(|doc| !doc.blank) {
+        true => format!("what the comment of `{}` lacks", declaration.name),
+        false => format!("a comment for `{}`", declaration.name),
+    };
+    Piece {
+        line: reading.source.line(declaration.name_span.start),
+        signature: header_of(reading, drafted.declaration),
+        what,
+        edits: drafted.edits.clone(),
     }
 }
 
@@ -271,24 +255,4 @@ fn declarations(reading: &FileReading<'_>, aim: &Aim) -> Vec<DeclId> {
             innermost.into_iter().collect()
         }
     }
-}
-
-/// Renders a unified diff that `git apply` and `patch` take.
-fn diff(path: &str, before: &str, after: &str) -> String {
-    let diff = TextDiff::from_lines(before, after);
-    let plain =
-        diff.unified_diff().context_radius(3).header(&format!("a/{path}"), &format!("b/{path}")).to_string();
-    plain
-        .split_inclusive('\n')
-        .map(|line| {
-            let text = line.trim_end_matches('\n');
-            let end = &line[text.len()..];
-            match line.as_bytes().first() {
-                Some(b'+') if !line.starts_with("+++") => format!("{}{end}", styled(style::GOOD, text)),
-                Some(b'-') if !line.starts_with("---") => format!("{}{end}", styled(style::ERROR, text)),
-                Some(b'@') => format!("{}{end}", styled(style::NOTE, text)),
-                _ => line.to_owned(),
-            }
-        })
-        .collect()
 }

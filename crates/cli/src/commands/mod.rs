@@ -5,6 +5,8 @@ pub(crate) mod demo;
 pub(crate) mod draft;
 pub(crate) mod init;
 pub(crate) mod languages;
+pub(crate) mod mend;
 pub(crate) mod outline;
+pub(crate) mod recast;
 pub(crate) mod review;
 pub(crate) mod rules;

@@ -3,9 +3,9 @@
 use std::path::PathBuf;
 
 use clap::Args;
-use vinequill_core::model::{Level, Surface};
+use vinequill_core::model::{Level, RuleId, Surface};
 use vinequill_core::reading::Owe;
-use vinequill_core::settings::{LevelSetting, Overrides};
+use vinequill_core::settings::{LevelSetting, Overrides, covers};
 use vinequill_project::ConfigSource;
 
 use crate::terminal::Color;
@@ -19,8 +19,8 @@ pub(crate) struct Common {
     /// How much comments owe: always, beyond-summary, once-started, never
     #[arg(long, value_name = "D", value_parser = parse_owe, help_heading = "What counts")]
     demand: Option<Owe>,
-    /// Level of a rule, as `param.missing=error` or `param.*=none` (repeatable)
-    #[arg(long = "rule", value_name = "RULE=LEVEL", value_parser = parse_level, help_heading = "What counts")]
+    /// Level of a rule, as `param.missing=error` or `param.*=none`; `warning` where none is given (repeatable)
+    #[arg(long = "rule", value_name = "RULE[=LEVEL]", value_parser = parse_level, help_heading = "What counts")]
     levels: Vec<LevelSetting>,
     /// Only these languages
     #[arg(long = "language", value_name = "L", value_delimiter = ',', help_heading = "What is read")]
@@ -63,6 +63,14 @@ impl Common {
         Overrides { surface: self.surface, demand: self.demand, levels: self.levels.clone() }
     }
 
+    /// Returns the rules that were named to be on; empty when none was.
+    pub(crate) fn named_rules(&self) -> Vec<RuleId> {
+        let on: Vec<&LevelSetting> =
+            self.levels.iter().filter(|setting| setting.level != Level::None).collect();
+        let rules = vinequill_core::rules::ALL.iter().map(|rule| rule.id);
+        rules.filter(|&rule| on.iter().any(|setting| covers(&setting.pattern, rule))).collect()
+    }
+
     /// Returns which configuration file is used.
     pub(crate) fn config_source(&self) -> ConfigSource {
         match (&self.config, self.no_config) {
@@ -99,6 +107,6 @@ pub(crate) fn parse_level_word(text: &str) -> Result<Level, String> {
 }
 
 fn parse_level(text: &str) -> Result<LevelSetting, String> {
-    let (pattern, level) = text.split_once('=').ok_or_else(|| "write it as RULE=LEVEL".to_owned())?;
+    let (pattern, level) = text.split_once('=').unwrap_or((text, "warning"));
     Ok(LevelSetting { pattern: pattern.trim().to_owned(), level: parse_level_word(level.trim())? })
 }

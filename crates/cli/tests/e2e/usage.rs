@@ -42,7 +42,7 @@ fn option_mistakes_name_what_would_be_right() {
     let workshop = Workshop::with(&[("Scale.java", FAULTY)]);
     for (arguments, wanted) in [
         (["--rule", "param.mising=note"], "did you mean `param.missing`?"),
-        (["--rule", "param.missing"], "write it as RULE=LEVEL"),
+        (["--rule", "param.missing=high"], "a level is one of error, warning, note, none"),
         (["--surface", "all"], "public, protected, package, private"),
         (["--demand", "some"], "always, beyond-summary, once-started, never"),
     ] {

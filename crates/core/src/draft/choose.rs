@@ -2,7 +2,7 @@
 
 use crate::model::DeclId;
 use crate::review::{FileReading, Standing, Standings};
-use crate::text::{Edit, Span};
+use crate::text::Edit;
 
 /// Which declarations a draft is for, and how much of a comment that is there already it completes.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
@@ -101,20 +101,4 @@ pub fn draft(file: &FileReading<'_>, declarations: &[DeclId], extent: Extent, on
         }
     }
     out
-}
-
-/// Returns where the line of an offset begins.
-pub(super) fn line_start(file: &FileReading<'_>, at: u32) -> u32 {
-    file.source.lines().start(file.source.line(at)).unwrap_or(0)
-}
-
-/// Tells whether only white space stands before an offset on its line.
-pub(super) fn is_first_on_line(file: &FileReading<'_>, at: u32) -> bool {
-    file.source.slice(Span::new(line_start(file, at), at)).trim().is_empty()
-}
-
-/// Returns one step of indentation as the file has it.
-pub(super) fn step(file: &FileReading<'_>) -> &'static str {
-    let tabs = file.source.text().lines().take(400).any(|line| line.starts_with('\t'));
-    if tabs { "\t" } else { "    " }
 }

@@ -3,7 +3,7 @@
 use super::choose::{Drafted, Extent};
 use super::skeleton::{entries, style};
 use crate::debt::{Debt, is_documented};
-use crate::model::{Carrier, DeclId, DocComment, EntryKind, RawComment};
+use crate::model::{Carrier, DeclId, Dialect, DocComment, EntryKind, RawComment};
 use crate::notations::{self, Addition, Lines, Order};
 use crate::pairing::Match;
 use crate::reading::{Demand, Owe};
@@ -34,7 +34,10 @@ pub(super) fn complete(
         examined.debt = Debt::of(&debtor, doc, &examined.pairing);
     }
     let lacking = lacking(file, doc, &examined);
-    let style = style(file);
+    let mut style = style(file);
+    if is_colon_form(file, doc) {
+        style.dialect = Dialect::Colon;
+    }
     let wanted = entries(file, examined.signature, &lacking, notation);
     let said = doc.entries.iter().any(|entry| entry.text.is_some());
     let no_summary = doc.summary.is_none() && !doc.inherits && (said || !wanted.is_empty());
@@ -58,6 +61,13 @@ pub(super) fn complete(
     let edits = merged(edits);
     let comment = applied(file, raw.span, &edits);
     Ok(Some(Drafted { declaration: id, edits, comment }))
+}
+
+/// Tells whether the names of entries follow the sign at once: `@load: what it weighs`.
+fn is_colon_form(file: &FileReading<'_>, doc: &DocComment) -> bool {
+    let mut named = doc.entries_of(EntryKind::Param).filter_map(|entry| entry.name());
+    let signed = |at: u32| file.source.text()[..at as usize].ends_with('@');
+    doc.notation.as_str() == "commands" && named.any(|name| signed(name.span.start))
 }
 
 /// Returns which place of the signature each entry speaks of.

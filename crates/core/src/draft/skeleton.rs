@@ -78,7 +78,7 @@ pub(super) fn style(file: &FileReading<'_>) -> WriteStyle {
     let dialect = file.language.dialect;
     WriteStyle {
         placeholder: file.settings.placeholder.clone(),
-        step: super::choose::step(file).to_owned(),
+        step: file.source.step().to_owned(),
         separator: if dialect == Dialect::TypeScript { " - " } else { " " }.to_owned(),
         dialect,
         backslash: file.habits().backslash,

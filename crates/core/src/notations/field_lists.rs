@@ -161,8 +161,14 @@ pub(super) fn exception_name(lines: &Lines<'_>, text: &str) -> Option<EntryName>
 /// Joins a type that has a field of its own with the entry it belongs to.
 fn add_type(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, name: Option<&str>, ty: Span) {
     let row = lines.spans().partition_point(|line| line.end < ty.start);
+    // What a generator gives is typed as what comes back where nothing else does.
+    let kind = match kind {
+        EntryKind::Returns if !doc.has(kind) && doc.has(EntryKind::Yields) => EntryKind::Yields,
+        kind => kind,
+    };
     let known = doc.entries.iter_mut().find(|entry| {
-        entry.kind == kind && name.is_none_or(|name| entry.names.iter().any(|n| n.name == name))
+        let typed = entry.kind == kind || (kind == EntryKind::Param && entry.kind == EntryKind::Property);
+        typed && name.is_none_or(|name| entry.names.iter().any(|n| n.name == name))
     });
     let optional = lines.source().slice(ty).trim_end().ends_with("optional");
     if let Some(entry) = known {

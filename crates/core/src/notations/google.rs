@@ -131,7 +131,7 @@ fn read_value(
     found.tag = sections::heading_span(lines, heading);
     if row != heading || !inline.is_empty() {
         let text = if inline.is_empty() { lines.trimmed(row) } else { inline };
-        let rest = match sections::split_colon(text).filter(|(ty, _)| looks_like_type(ty)) {
+        let rest = match sections::split_colon(text).filter(|(ty, _)| sections::looks_like_type(ty)) {
             Some((ty, rest)) => {
                 sections::read_type(&mut found, lines, ty);
                 rest
@@ -142,21 +142,6 @@ fn read_value(
     }
     found.lines.0 = narrow(heading);
     doc.entries.push(found);
-}
-
-/// A type is one word, or words joined as types are.
-fn looks_like_type(text: &str) -> bool {
-    let text = text.trim().trim_start_matches(':');
-    let words = text.split_whitespace().count();
-    let joined = text.contains('[')
-        || text.contains('(')
-        || text.contains('|')
-        || text.contains(" or ")
-        || text.contains(" of ");
-    !text.is_empty()
-        && !sections::is_reminder(text)
-        && (words == 1 || (joined && words <= 8))
-        && !text.ends_with('.')
 }
 
 fn read_item(

@@ -127,7 +127,10 @@ fn read_value(
     if let Some(row) = first {
         let text = lines.trimmed(row);
         let split = sections::split_colon(text);
-        if sections::is_reminder(split.map_or(text, |(head, _)| head)) {
+        // Several words that are no type are a description.
+        let prose =
+            split.is_none() && text.split_whitespace().count() > 2 && !sections::looks_like_type(text);
+        if prose || sections::is_reminder(split.map_or(text, |(head, _)| head)) {
             sections::set_text(&mut found, lines, text, end);
         } else {
             sections::read_type(&mut found, lines, split.map_or(text, |(_, ty)| ty));

@@ -57,7 +57,7 @@ const TABLE: &[Tag] = &[
     ("vartype", Meaning::Mark),
     ("version", Meaning::Mark),
     ("warning", Meaning::Mark),
-    ("ytype", Meaning::Mark),
+    ("ytype", Meaning::ReturnType),
 ];
 
 /// Reads the head of a field. A role (`:class:` before a backquote) is none.

@@ -159,6 +159,22 @@ pub(super) fn read_type(found: &mut Entry, lines: &Lines<'_>, ty: &str) {
     }
 }
 
+/// A type is one word, or words joined as types are.
+pub(super) fn looks_like_type(text: &str) -> bool {
+    let text = text.trim().trim_start_matches(':');
+    let words = text.split_whitespace().count();
+    let joined = text.contains('[')
+        || text.contains('(')
+        || text.contains('|')
+        || text.contains(" or ")
+        || text.contains(" of ");
+    !text.is_empty()
+        && !text.starts_with("- ")
+        && !is_reminder(text)
+        && (words == 1 || (joined && words <= 8))
+        && !text.ends_with('.')
+}
+
 /// Makes the entry of an item.
 pub(super) fn item(kind: EntryKind, lines: &Lines<'_>, row: usize, section: usize) -> Entry {
     let mut found = entry(kind, lines.trimmed_span(row), (row, row + 1));

@@ -43,7 +43,10 @@ pub(super) type Tag = (&'static str, Meaning);
 
 /// Finds what a tag means; a misspelt one means what the one it is near to means.
 pub(super) fn look_up(table: &[Tag], name: &str) -> (Option<Meaning>, MarkStanding) {
-    if let Some(&(_, meaning)) = table.iter().find(|(known, _)| *known == name) {
+    // Most tags of a table differ in length or in their first letter: both are looked at before the whole.
+    let alike =
+        |known: &str| known.len() == name.len() && known.as_bytes().first() == name.as_bytes().first();
+    if let Some(&(_, meaning)) = table.iter().find(|(known, _)| alike(known) && *known == name) {
         return (Some(meaning), MarkStanding::Known);
     }
     let candidate = name.starts_with(char::is_lowercase) && name.len() > 2;

@@ -2,18 +2,22 @@
 //!
 //! `mask` decides what the grammar is given; `walk` goes through the tree once and asks the language's
 //! `Grammar` what a node declares or does; `flow` works out what leaves a body; `comments` takes
-//! comments apart into lines; `attach` finds out which declaration each belongs to.
+//! comments apart into lines; `attach` finds out which declaration each belongs to. The other way round,
+//! `carrying` puts lines into comment marks, and `placing` puts a comment where its readers look for it.
 
 mod attach;
+mod carrying;
 mod comments;
 mod flow;
 mod grammar;
 mod language;
 mod mask;
 mod parsers;
+mod placing;
 mod walk;
 
 pub use attach::{Custom, INSTRUCTION, attach};
+pub(crate) use carrying::wrap;
 pub use comments::{block_lines, line_run_text, without_mark};
 pub use flow::{Hierarchy, Raised, Types};
 pub(crate) use grammar::kinds;
@@ -23,4 +27,5 @@ pub use language::{
 };
 pub use mask::Given;
 pub use parsers::Parsers;
+pub(crate) use placing::Place;
 pub use walk::{Scope, Walk};

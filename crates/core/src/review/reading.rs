@@ -74,7 +74,23 @@ impl<'a> FileReading<'a> {
         parsers: &mut Parsers,
     ) -> Self {
         let language = languages::refined(language, source);
-        let settings = settings.language(language.id);
+        Self::read_with(source, language, settings.language(language.id), parsers)
+    }
+
+    /// Reads another text of the same file: what the project knows of the others stays.
+    #[must_use]
+    pub fn read_again(&self, text: &str) -> Self {
+        let source = Source::new(self.source.path(), text);
+        let file = Self::read_with(&source, self.language, self.settings, &mut self.parsers.borrow_mut());
+        file.among(&self.index)
+    }
+
+    fn read_with(
+        source: &Source,
+        language: &'static Language,
+        settings: &'a LanguageSettings,
+        parsers: &mut Parsers,
+    ) -> Self {
         let mut outline = language.reader.read(source, wishes(settings), parsers);
         let mut evident: HashMap<CommentId, Option<NotationId>> = HashMap::new();
         for id in outline.declarations.iter().filter_map(|declaration| declaration.comment.doc) {

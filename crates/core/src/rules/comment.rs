@@ -1,7 +1,7 @@
 //! Whether there is a comment, and whether callers get to see it.
 
 use super::rule::{Check, Example, Rule};
-use super::{Asking, Context, FileContext, Findings};
+use super::{Asking, Context, FileContext, Findings, publish};
 use crate::model::{Carrier, Level, Misplaced, Outline, RawComment, RuleId};
 use crate::text::{Source, Span};
 
@@ -104,7 +104,7 @@ fn detached(asking: &Asking<'_>, findings: &mut Findings<'_>) {
     findings
         .report(comment.span, "", message)
         .related(declaration.name_span, "stands without a comment")
-        .done();
+        .mend(publish::moved(asking.file, comment, declaration));
 }
 
 fn ordinary(asking: &Asking<'_>, findings: &mut Findings<'_>) {
@@ -121,7 +121,7 @@ fn ordinary(asking: &Asking<'_>, findings: &mut Findings<'_>) {
     findings
         .report(comment.span, "", message)
         .related(declaration.name_span, "stands without a comment")
-        .done();
+        .mend(publish::dressed(asking.file, comment, declaration));
 }
 
 fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {

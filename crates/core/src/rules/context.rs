@@ -167,6 +167,11 @@ impl Reported<'_> {
         self.0.edits.push(Edit { span, text: with.to_owned() });
     }
 
+    /// Adds the edits that mend it, where there are any.
+    pub fn mend(self, edits: impl IntoIterator<Item = Edit>) {
+        self.0.edits.extend(edits);
+    }
+
     /// Lowers the finding to a note.
     pub fn only_note(self) {
         self.0.only_note = true;

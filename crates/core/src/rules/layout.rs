@@ -1,9 +1,10 @@
 //! Where the parts of a comment stand.
 
+use super::repair::Repair;
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings, visible};
 use crate::model::{Carrier, Level, RuleId};
-use crate::text::Span;
+use crate::text::{Span, narrow};
 
 pub(super) static GAP: Rule = Rule {
     id: RuleId::new("layout.gap"),
@@ -62,7 +63,7 @@ fn gap(context: &Context<'_>, findings: &mut Findings<'_>) {
     if let Some(row) = opened.filter(|&row| has_entries && row > first && !is_blank(context, row - 1)) {
         let at = context.doc.lines[row as usize];
         let message = "the entries begin right below the description; put an empty line between".to_owned();
-        findings.report(trimmed(context, at), "", message).done();
+        findings.report(trimmed(context, at), "", message).mend(Repair::of(context).part(row));
         return;
     }
     if context.file.language.carrier != Carrier::Docstring {
@@ -77,7 +78,7 @@ fn gap(context: &Context<'_>, findings: &mut Findings<'_>) {
         doc.lines.get(below).filter(|&&line| !goes_on && !context.slice(line).trim().is_empty())
     {
         let message = "the text goes on right below the summary; put an empty line between".to_owned();
-        findings.report(trimmed(context, line), "", message).done();
+        findings.report(trimmed(context, line), "", message).mend(Repair::of(context).part(narrow(below)));
     }
 }
 

@@ -6,7 +6,7 @@ use super::rule::{Check, Example, Rule};
 use super::{Context, Findings, visible};
 use crate::model::{Dialect, DocComment, EntryKind, Level, RuleId, Section};
 use crate::notations::heading_meant;
-use crate::text::{Span, narrow};
+use crate::text::{Edit, Span, narrow};
 
 pub(super) static XML: Rule = Rule {
     id: RuleId::new("markup.xml"),
@@ -217,14 +217,35 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     faults.extend(open.into_iter().map(|(name, from, upto)| (name, from, upto, true)));
     faults.sort_by_key(|&(_, from, ..)| from);
+    let twice = opened_twice(text, &faults);
     for (name, from, upto, opened) in faults {
         let message = if opened {
             format!("`<{name}>` is never closed; add `</{name}>`")
         } else {
             format!("`</{name}>` closes what was never open; remove it, or open it before")
         };
-        findings.report(joined.span(from, upto), &name, message).done();
+        let second = twice.iter().find(|pair| pair.0 == from).map(|&(_, second)| second);
+        let repair = second.map(|second| Edit { span: joined.span(second, second), text: "/".to_owned() });
+        findings.report(joined.span(from, upto), &name, message).mend(repair);
     }
+}
+
+/// Finds elements that were opened a second time where they were to be closed, as in `<b>load<b>`: where each
+/// begins, and where the stroke is missing.
+fn opened_twice(text: &str, faults: &[(String, usize, usize, bool)]) -> Vec<(usize, usize)> {
+    let mut out = Vec::new();
+    for (at, (name, from, upto, opened)) in faults.iter().enumerate() {
+        let same = |other: &&(String, usize, usize, bool)| other.0 == *name;
+        let alone = faults.iter().filter(same).count() == 2;
+        let next = faults.get(at + 1).filter(|next| alone && *opened && next.3 && next.0 == *name);
+        let Some((_, second, end, _)) = next else { continue };
+        let inner = &text[*upto..*second];
+        let bare = text[*second..*end].len() == name.len() + 2;
+        if bare && !inner.trim().is_empty() && !inner.contains("\n\n") && !inner.contains('<') {
+            out.push((*from, second + 1));
+        }
+    }
+    out
 }
 
 /// An HTML tag of a known element.
@@ -361,7 +382,13 @@ fn inline_tags(context: &Context<'_>, findings: &mut Findings<'_>) {
             Some(end) => at = end,
             None => {
                 let message = format!("`{{@{name}` never ends; close it with `}}`");
-                findings.report(joined.span(open, open + 2 + name.len()), name, message).done();
+                // Where one word is left on the line, there is one place to close it.
+                let rest = text[open + 2 + name.len()..].lines().next().unwrap_or_default();
+                let word = rest.trim().trim_end_matches(['.', ',', ';', ':']);
+                let end = open + 2 + name.len() + (rest.len() - rest.trim_start().len()) + word.len();
+                let sole = !word.is_empty() && !word.contains(char::is_whitespace);
+                let repair = sole.then(|| Edit { span: joined.span(end, end), text: "}".to_owned() });
+                findings.report(joined.span(open, open + 2 + name.len()), name, message).mend(repair);
                 return;
             }
         }
@@ -464,19 +491,29 @@ fn holds_entries(doc: &DocComment, section: &Section, row: usize) -> bool {
         && doc.entries.iter().any(|entry| section.lines.0 <= entry.lines.0 && entry.lines.0 < section.lines.1)
 }
 
+/// Returns a span without the white space around its text.
+fn trimmed(context: &Context<'_>, span: Span) -> Span {
+    let text = context.slice(span);
+    let lead = narrow(text.len() - text.trim_start().len());
+    Span::new(span.start + lead, span.start + lead + narrow(text.trim().len()))
+}
+
 /// Underlines that are shorter than their heading: readers of the notation take both for text.
 fn short_underlines(context: &Context<'_>, findings: &mut Findings<'_>) {
     let doc = context.doc;
     for section in doc.sections.iter().filter(|section| section.kind.is_some()) {
         let title = context.slice(section.heading).trim_end_matches(':');
         let Some(&under) = doc.lines.get(section.lines.0 as usize + 1) else { continue };
-        let under = context.slice(under).trim();
+        let line = trimmed(context, under);
+        let under = context.slice(line);
         let is_line = under.len() >= 3 && under.bytes().all(|byte| matches!(byte, b'-' | b'='));
         if is_line && under.len() < title.len() && holds_entries(doc, section, section.lines.0 as usize) {
             let message = format!(
                 "the line below `{title}` is shorter than the heading, so that nobody reads it as one; make it as long"
             );
-            findings.report(section.heading, title, message).done();
+            let line = Span::new(line.start, line.start + narrow(under.len()));
+            let text = under[..1].repeat(title.chars().count());
+            findings.report(section.heading, title, message).mend([Edit { span: line, text }]);
         }
     }
 }

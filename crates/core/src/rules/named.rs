@@ -1,10 +1,11 @@
 //! What the rules of parameters and of type parameters have in common: finding entries that are missing,
 //! unknown, repeated, out of order or empty. The rules of each subject call these with their own words.
 
+use super::repair::{Repair, Rows, sorted_by_key};
 use super::{Context, Findings};
 use crate::model::{Dialect, Entry, EntryKind, EntryName};
 use crate::pairing::{Match, Side};
-use crate::text::{Span, is_wordless};
+use crate::text::{Edit, Span, is_wordless};
 
 /// One of the two sorts of named things a signature takes.
 pub(super) struct Sort {
@@ -58,7 +59,7 @@ pub(super) fn missing(sort: &Sort, context: &Context<'_>, findings: &mut Finding
 pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
     let Some(side) = sort.side(context) else { return };
     for paired in &side.names {
-        let (_, name) = named(context, paired.entry, paired.name);
+        let (written, name) = named(context, paired.entry, paired.name);
         let entry = context.spell(sort.kind, name.name.as_str());
         match paired.is {
             Match::Renamed(at) => {
@@ -75,10 +76,13 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
                     "remove it, or correct the name".to_owned()
                 };
                 let message = format!("`{entry}` names no {}; {way_out}", sort.word);
+                // What a person wrote about it is not thrown away.
+                let vain = written.names.len() == 1 && written.text.is_none() && written.ty.is_none();
+                let repair = if vain { Repair::of(context).remove(written) } else { None };
                 findings
                     .report(name.span, name.name.as_str(), message)
                     .related(header, "the declaration")
-                    .done();
+                    .mend(repair);
             }
             Match::Is(_) | Match::Again(..) | Match::Part => {}
         }
@@ -90,14 +94,28 @@ pub(super) fn repeated(sort: &Sort, context: &Context<'_>, findings: &mut Findin
     let Some(side) = sort.side(context) else { return };
     for paired in &side.names {
         let Match::Again(_, first) = paired.is else { continue };
-        let (_, name) = named(context, paired.entry, paired.name);
+        let (second, name) = named(context, paired.entry, paired.name);
         if first == paired.entry {
             continue;
         }
         let message = format!("{} `{}` has a second entry; keep one of the two", sort.word, name.name);
-        let place = context.doc.entries[first].place();
-        findings.report(name.span, name.name.as_str(), message).related(place, "the first entry").done();
+        let Some(first) = context.doc.entries.get(first) else { continue };
+        findings
+            .report(name.span, name.name.as_str(), message)
+            .related(first.place(), "the first entry")
+            .mend(without_second(context, first, second));
     }
+}
+
+/// Removes the second of two entries that say the same, or that says nothing.
+pub(super) fn without_second(context: &Context<'_>, first: &Entry, second: &Entry) -> Option<Edit> {
+    let (said, said_first) = (context.text_of(second), context.text_of(first));
+    let ty = |entry: &Entry| entry.ty.map(|ty| context.slice(ty));
+    let nothing_new = (said.is_empty() || said == said_first)
+        && (ty(second).is_none() || ty(second) == ty(first))
+        && second.names.len() <= 1
+        && first.names.len() <= 1;
+    if nothing_new { Repair::of(context).remove(second) } else { None }
 }
 
 /// Reports, once a comment, that entries stand in another order than the signature.
@@ -130,9 +148,34 @@ pub(super) fn order(sort: &Sort, context: &Context<'_>, findings: &mut Findings<
             "entry `{}` stands where `{expected}` should; put the entries in the order of the signature",
             name.name
         );
-        findings.report(name.span, name.name.as_str(), message).related(place, "comes first here").done();
+        findings
+            .report(name.span, name.name.as_str(), message)
+            .related(place, "comes first here")
+            .mend(in_order(context, side, &placed));
         return;
     }
+}
+
+/// Puts entries into the order of the signature; `placed` has the place, entry and name of each.
+fn in_order(context: &Context<'_>, side: &Side, placed: &[(usize, usize, usize)]) -> Vec<Edit> {
+    let entries = &context.doc.entries;
+    let mut blocks: Vec<(usize, Rows)> = Vec::new();
+    for &(at, entry, name) in placed.iter() {
+        // An entry for several parameters has no one place.
+        if name > 0 || entries[entry].names.len() > 1 {
+            return Vec::new();
+        }
+        // Entries for parts of a parameter move with it.
+        let parts = side.names.iter().filter(|part| {
+            part.is == Match::Part
+                && part.entry > entry
+                && placed.iter().all(|&(_, other, _)| other <= entry || other > part.entry)
+        });
+        let end = parts.map(|part| entries[part.entry].lines.1).max().unwrap_or(0);
+        blocks.push((at, (entries[entry].lines.0, entries[entry].lines.1.max(end))));
+    }
+    let rows: Vec<Rows> = blocks.iter().map(|&(_, rows)| rows).collect();
+    Repair::of(context).permute(&rows, &sorted_by_key(&blocks, |&(at, _)| at))
 }
 
 /// Reports entries without a description.

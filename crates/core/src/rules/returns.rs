@@ -1,5 +1,7 @@
 //! Entries for what comes back.
 
+use super::named::without_second;
+use super::repair::Repair;
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::model::{Answer, Dialect, Entry, EntryKind, Kind, Level, RuleId};
@@ -198,7 +200,9 @@ fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
     let spelt = context.spell(EntryKind::Returns, "");
     let message = format!("`{spelt}` promises a value, and {what} none back; remove the entry");
     let place = declaration.signature.returns.ty.unwrap_or(declaration.name_span);
-    findings.report(entry.tag, "", message).related(place, "nothing comes back").done();
+    let vain = entry.text.is_none() && entry.ty.is_none() && entry.value.is_none();
+    let repair = if vain { Repair::of(context).remove(entry) } else { None };
+    findings.report(entry.tag, "", message).related(place, "nothing comes back").mend(repair);
 }
 
 fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
@@ -213,7 +217,10 @@ fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
         return;
     }
     let message = "what comes back has a second entry; keep one of the two".to_owned();
-    findings.report(second.tag, "", message).related(first.tag, "the first entry").done();
+    findings
+        .report(second.tag, "", message)
+        .related(first.tag, "the first entry")
+        .mend(without_second(context, first, second));
 }
 
 fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {

@@ -1,9 +1,10 @@
 //! Tags that the notation does not know.
 
+use super::repair::{Repair, Rows, sorted_by_key};
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::model::{Level, MarkStanding, RuleId};
-use crate::text::Span;
+use crate::text::{Edit, Span};
 
 pub(super) static UNKNOWN: Rule = Rule {
     id: RuleId::new("tag.unknown"),
@@ -122,6 +123,23 @@ fn required(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
 }
 
+/// Puts the tags that the sequence names into it; the others keep their places.
+fn in_sequence(context: &Context<'_>, rank: &dyn Fn(&str) -> Option<usize>) -> Vec<Edit> {
+    let doc = context.doc;
+    if !doc.sections.is_empty() {
+        return Vec::new();
+    }
+    let blocks = doc.entries.iter().map(|entry| (entry.tag, entry.lines));
+    let mut blocks: Vec<(Span, Rows)> =
+        blocks.chain(doc.marks.iter().map(|mark| (mark.span, mark.lines))).collect();
+    blocks.sort_by_key(|(span, _)| span.start);
+    let names = tags(context);
+    let ranked: Vec<(usize, Rows)> =
+        blocks.iter().zip(&names).filter_map(|(&(_, rows), (name, _))| Some((rank(name)?, rows))).collect();
+    let rows: Vec<Rows> = ranked.iter().map(|&(_, rows)| rows).collect();
+    Repair::of(context).permute(&rows, &sorted_by_key(&ranked, |&(rank, _)| rank))
+}
+
 fn order(context: &Context<'_>, findings: &mut Findings<'_>) {
     let wanted = &context.file.settings.tag_order;
     if wanted.is_empty() {
@@ -130,16 +148,17 @@ fn order(context: &Context<'_>, findings: &mut Findings<'_>) {
     let rank = |name: &str| wanted.iter().position(|tag| same(name, &tag.to_lowercase()));
     let mut highest: Option<(usize, String, Span)> = None;
     for (name, span) in tags(context) {
-        let Some(rank) = rank(&name) else { continue };
+        let Some(place) = rank(&name) else { continue };
         match &highest {
-            Some((before, other, place)) if rank < *before => {
+            Some((before, other, at)) if place < *before => {
                 let message = format!(
                     "`{name}` stands behind `{other}`; put it before, as the configured sequence has it"
                 );
-                findings.report(span, &name, message).related(*place, "should come later").done();
+                let repair = in_sequence(context, &rank);
+                findings.report(span, &name, message).related(*at, "should come later").mend(repair);
                 return;
             }
-            _ => highest = Some((rank, name, span)),
+            _ => highest = Some((place, name, span)),
         }
     }
 }

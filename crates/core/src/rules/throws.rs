@@ -1,5 +1,7 @@
 //! Entries for exceptions against those that can come out.
 
+use super::named::without_second;
+use super::repair::{Repair, sorted_by_key};
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::debt::is_documented;
@@ -166,7 +168,16 @@ fn order(context: &Context<'_>, findings: &mut Findings<'_>) {
         "`{}` stands where `{}` should; put the exceptions in alphabetical order",
         found.name, wanted.name
     );
-    findings.report(found.span, found.name.as_str(), message).related(wanted.span, "comes first").done();
+    let entries: Vec<_> =
+        context.doc.entries_of(EntryKind::Throws).filter(|entry| entry.name().is_some()).collect();
+    let several = entries.iter().any(|entry| entry.names.len() > 1);
+    let order = sorted_by_key(&entries, |entry| entry.name().map(key));
+    let rows: Vec<_> = entries.iter().map(|entry| entry.lines).collect();
+    let repair = if several { Vec::new() } else { Repair::of(context).permute(&rows, &order) };
+    findings
+        .report(found.span, found.name.as_str(), message)
+        .related(wanted.span, "comes first")
+        .mend(repair);
 }
 
 fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
@@ -242,7 +253,8 @@ fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
         return;
     }
     let (language, known) = (context.file.language, context.file.known);
-    for name in context.doc.entries_of(EntryKind::Throws).flat_map(|entry| &entry.names) {
+    let entries = context.doc.entries_of(EntryKind::Throws);
+    for (entry, name) in entries.flat_map(|entry| entry.names.iter().map(move |name| (entry, name))) {
         let documented = name.name.as_str();
         let thrown = signature.throws.iter().any(|thrown| {
             language.hierarchy.is_subtype(thrown.ty.as_str(), documented, known) != Answer::No
@@ -253,10 +265,12 @@ fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
         }
         let spelt = context.spell(EntryKind::Throws, documented);
         let message = format!("`{spelt}` names an exception that the code never throws; remove the entry");
+        let vain = entry.text.is_none() && entry.names.len() == 1;
+        let repair = if vain { Repair::of(context).remove(entry) } else { None };
         findings
             .report(name.span, documented, message)
             .related(declaration.name_span, "nothing throws it")
-            .done();
+            .mend(repair);
     }
 }
 
@@ -317,6 +331,6 @@ fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
         findings
             .report(name.span, name.name.as_str(), message)
             .related(first.place(), "the first entry")
-            .done();
+            .mend(without_second(context, first, entry));
     }
 }

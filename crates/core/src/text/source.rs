@@ -84,6 +84,18 @@ impl Source {
         &rest[..rest.len() - rest.trim_start_matches([' ', '\t', '\u{c}']).len()]
     }
 
+    /// Returns one step of indentation as the text has it: a tab, or spaces; four where nothing is indented.
+    #[must_use]
+    pub fn step(&self) -> &'static str {
+        let mut lines = self.text.lines().take(400).filter(|line| !line.trim_start().starts_with('*'));
+        let first = lines.find(|line| line.starts_with('\t') || line.starts_with("  "));
+        match first.map(|line| (line.starts_with('\t'), line.len() - line.trim_start_matches(' ').len())) {
+            Some((true, _)) => "\t",
+            Some((false, 2)) => "  ",
+            _ => "    ",
+        }
+    }
+
     /// Returns the line ending that the text uses, by its first line.
     #[must_use]
     pub fn line_ending(&self) -> &'static str {

@@ -3,7 +3,7 @@
 use crate::model::Carrier;
 
 /// Wraps lines as a comment. `indent` goes before every line but the first.
-pub(super) fn wrap(carrier: Carrier, lines: &[String], indent: &str, ending: &str) -> String {
+pub(crate) fn wrap(carrier: Carrier, lines: &[String], indent: &str, ending: &str) -> String {
     let mut out = String::new();
     match carrier {
         Carrier::Block { open, close } => {
@@ -63,7 +63,7 @@ fn spaced(line: &str) -> String {
 }
 
 /// Breaks lines between words so that none is longer than `width` characters; longer words stay whole.
-pub(super) fn broken(lines: &[String], width: usize) -> Vec<String> {
+pub(crate) fn broken(lines: &[String], width: usize) -> Vec<String> {
     let mut out = Vec::new();
     for line in lines {
         let lead = &line[..line.len() - line.trim_start().len()];

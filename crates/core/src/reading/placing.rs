@@ -1,0 +1,129 @@
+//! Finds the place of a comment that is to be written, and puts it there.
+
+use super::carrying::{broken, wrap};
+use crate::model::{Carrier, Outline};
+use crate::text::{Edit, Source, Span};
+
+/// The text that a comment is put into.
+#[derive(Clone, Copy)]
+pub(crate) struct Place<'s> {
+    /// The text.
+    pub(crate) source: &'s Source,
+    /// What is declared in it.
+    pub(crate) outline: &'s Outline,
+    /// What carries doc comments in its language.
+    pub(crate) carrier: Carrier,
+}
+
+impl Place<'_> {
+    /// Puts lines above what begins at `start`. Returns the edit, and the comment alone.
+    ///
+    /// Fails with the reason where no comment can stand there.
+    pub(crate) fn above(self, start: u32, lines: &[String]) -> Result<(Edit, String), &'static str> {
+        let ending = self.source.line_ending();
+        let indent = self.indent(start);
+        if self.is_first_on_line(start) || self.outline.columns.is_some() {
+            let comment = self.wrapped(&indent, lines);
+            let edit =
+                Edit { span: Span::at(self.line_start(start)), text: format!("{indent}{comment}{ending}") };
+            return Ok((edit, comment));
+        }
+        // Other code stands before it on its line: the one-line block form goes between, where that code ends.
+        let before = self.source.slice(Span::new(self.line_start(start), start)).trim_end();
+        if !before.ends_with(['{', '}', ';', ',', '/']) {
+            return Err("other code stands before it on its line; put it on a line of its own");
+        }
+        let block = Carrier::Block { open: "/**", close: "*/" };
+        let end = lines.iter().position(String::is_empty).unwrap_or(lines.len());
+        let text: Vec<&str> = lines[..end].iter().map(|line| line.trim()).collect();
+        let first = if text.first().is_some_and(|line| line.starts_with('<')) {
+            text[..text.len().min(3)].concat()
+        } else {
+            text.first().copied().unwrap_or_default().to_owned()
+        };
+        let comment = wrap(block, &[first], &indent, ending);
+        Ok((Edit { span: Span::at(start), text: format!("{comment} ") }, comment))
+    }
+
+    /// Puts lines below a header that ends at `header_end`. Returns the edit, and the comment alone.
+    pub(crate) fn below(self, header_end: u32, lines: &[String]) -> (Edit, String) {
+        let (source, ending) = (self.source, self.source.line_ending());
+        let line = source.line(header_end);
+        let end = source.line_span(line).map_or(header_end, |span| span.end);
+        let next = source.line_span(line + 1).filter(|&span| !source.slice(span).trim().is_empty());
+        let indent = self.indent(next.map_or(header_end, |span| span.start));
+        let comment = self.wrapped(&indent, lines);
+        (Edit { span: Span::at(end), text: format!("{ending}{indent}{comment}") }, comment)
+    }
+
+    /// Puts lines at the top of the file. Returns the edit, and the comment alone.
+    pub(crate) fn at_top(self, lines: &[String]) -> (Edit, String) {
+        let comment = self.wrapped("", lines);
+        (Edit { span: Span::at(0), text: format!("{comment}{}", self.source.line_ending()) }, comment)
+    }
+
+    /// Puts a docstring into the body of what has the span `span` and a header that ends at `header_end`.
+    /// Returns the edit, and the docstring alone.
+    ///
+    /// Fails with the reason where there is no place for one.
+    pub(crate) fn first_in_body(
+        self,
+        header_end: u32,
+        span: Span,
+        lines: &[String],
+    ) -> Result<(Edit, String), &'static str> {
+        let ending = self.source.line_ending();
+        let rest = self.source.slice(Span::new(header_end, span.end));
+        let gap = rest.len() - rest.trim_start().len();
+        if gap == rest.len() {
+            return Err("it has no body; write one to hold the docstring");
+        }
+        let body = header_end + Span::of(gap, gap).start;
+        let gap_text = &rest[..gap];
+        if gap_text.contains("\\") {
+            return Err("its body is joined to it by a backslash; put it on a line of its own");
+        }
+        if gap_text.contains('\n') {
+            let indent = self.source.indent_at(body);
+            let comment = wrap(Carrier::Docstring, lines, indent, ending);
+            let edit = Edit { span: Span::at(header_end), text: format!("{ending}{indent}{comment}") };
+            return Ok((edit, comment));
+        }
+        // A suite on the line of its header gets the line break and indentation it needs.
+        let indent = format!("{}{}", self.source.indent_at(span.start), self.source.step());
+        let comment = wrap(Carrier::Docstring, lines, &indent, ending);
+        let text = format!("{ending}{indent}{comment}{ending}{indent}");
+        Ok((Edit { span: Span::new(header_end, body), text }, comment))
+    }
+
+    /// Returns where the line of an offset begins.
+    pub(crate) fn line_start(self, at: u32) -> u32 {
+        self.source.lines().start(self.source.line(at)).unwrap_or(0)
+    }
+
+    /// Tells whether only white space stands before an offset on its line.
+    pub(crate) fn is_first_on_line(self, at: u32) -> bool {
+        self.source.slice(Span::new(self.line_start(at), at)).trim().is_empty()
+    }
+
+    /// Returns what stands before a comment beside what begins at `start`: in a file of fixed columns, all up
+    /// to the first of them.
+    fn indent(self, start: u32) -> String {
+        match self.outline.columns {
+            Some((from, _)) => " ".repeat(from.saturating_sub(1) as usize),
+            None => self.source.indent_at(start).to_owned(),
+        }
+    }
+
+    /// Wraps lines as a comment that stays inside the columns of the file, where it has any.
+    fn wrapped(self, indent: &str, lines: &[String]) -> String {
+        let ending = self.source.line_ending();
+        let Some((from, to)) = self.outline.columns else { return wrap(self.carrier, lines, indent, ending) };
+        let mark = match self.carrier {
+            Carrier::Lines { mark } => mark.len(),
+            Carrier::Block { .. } | Carrier::Docstring => 2,
+        };
+        let width = (to + 1).saturating_sub(from) as usize;
+        wrap(self.carrier, &broken(lines, width.saturating_sub(mark + 1).max(8)), indent, ending)
+    }
+}
