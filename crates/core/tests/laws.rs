@@ -270,6 +270,7 @@ fn new_entries(names: &[String], notation: &notations::Notation) -> Vec<notation
         name: name.cloned(),
         ty: None,
         optional: false,
+        text: "TODO: describe".to_owned(),
         rank,
     };
     let mut out: Vec<_> =

@@ -159,6 +159,7 @@ pub(crate) fn show(path: &str, before: &Decoded, after: &str) -> std::io::Result
     };
     match before.encoding {
         Encoding::Other(_) if !terminal::is_watched() => {
+            let text = anstream::adapter::strip_str(&text).to_string();
             let body = text.splitn(3, '\n').nth(2).unwrap_or_default();
             let names = &text[..text.len() - body.len()];
             let bytes = before.encoding.encode(body).unwrap_or_else(|| body.as_bytes().to_vec());

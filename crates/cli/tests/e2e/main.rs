@@ -1,16 +1,19 @@
 //! End to end: the built program on files in a temporary folder, its real output and exit code.
 //!
+//! `ask` questions on a terminal · `mend` repairs and notations ·
 //! `bad_input` what it is given that is no clean source · `coverage` numbers and floors · `demo` the demo
 //! project · `draft` diffs, targets, writing · `outline` what is understood · `profiles` languages without a
 //! grammar · `review` formats, levels, configuration · `usage` options, help, errors · `workshop` the helpers.
 
 #![expect(clippy::unwrap_used, reason = "helpers of tests stop the test where they fail")]
 
+mod ask;
 mod bad_input;
 mod configuration;
 mod coverage;
 mod demo;
 mod draft;
+mod mend;
 mod outline;
 mod profiles;
 mod review;

@@ -3,7 +3,7 @@
 use std::fs;
 use std::io::ErrorKind;
 use std::path::{Path, PathBuf};
-use std::process::{Command, Stdio};
+use std::process::{Command, Output, Stdio};
 
 /// A temporary folder with files in it.
 pub(crate) struct Workshop {
@@ -60,8 +60,22 @@ impl Workshop {
         self.run_with_input(arguments, b"")
     }
 
+    /// Runs the program in the folder and returns what it writes to standard output, byte by byte.
+    pub(crate) fn bytes(&self, arguments: &[&str]) -> Vec<u8> {
+        self.output(arguments, b"").stdout
+    }
+
     /// Runs the program in the folder with something on standard input.
     pub(crate) fn run_with_input(&self, arguments: &[&str], input: &[u8]) -> Ran {
+        let output = self.output(arguments, input);
+        Ran {
+            code: output.status.code().unwrap_or(-1),
+            out: String::from_utf8(output.stdout).unwrap(),
+            err: String::from_utf8(output.stderr).unwrap(),
+        }
+    }
+
+    fn output(&self, arguments: &[&str], input: &[u8]) -> Output {
         let mut child = Command::new(env!("CARGO_BIN_EXE_vinequill"))
             .args(arguments)
             .current_dir(self.dir.path())
@@ -77,12 +91,7 @@ impl Workshop {
         let written = std::io::Write::write_all(&mut child.stdin.take().unwrap(), input);
         let refused = written.as_ref().is_err_and(|error| error.kind() == ErrorKind::BrokenPipe);
         assert!(written.is_ok() || refused, "{written:?}");
-        let output = child.wait_with_output().unwrap();
-        Ran {
-            code: output.status.code().unwrap_or(-1),
-            out: String::from_utf8(output.stdout).unwrap(),
-            err: String::from_utf8(output.stderr).unwrap(),
-        }
+        child.wait_with_output().unwrap()
     }
 }
 

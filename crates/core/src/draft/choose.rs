@@ -1,7 +1,8 @@
 //! Chooses what is drafted: the comments that are missing, and those that lack something.
 
-use crate::model::DeclId;
-use crate::review::{FileReading, Standing, Standings};
+use crate::model::{DeclId, State};
+use crate::reading::INSTRUCTION;
+use crate::review::{FileReading, Standing, Standings, review};
 use crate::text::Edit;
 
 /// Which declarations a draft is for, and how much of a comment that is there already it completes.
@@ -57,15 +58,29 @@ pub struct Draft {
 #[must_use]
 pub fn draft_file(file: &FileReading<'_>, only: Only) -> Draft {
     let standings = Standings::of(file);
+    let waived = waived(file);
     let asked: Vec<DeclId> = file
         .outline
         .ids()
+        .filter(|id| !waived.contains(id))
         .filter(|&id| match file.doc(id) {
             Some(_) => standings.is_asked(file, id),
             None => standings.get(id) == Standing::Asked,
         })
         .collect();
     draft(file, &asked, Extent::Owed, only)
+}
+
+/// Returns the declarations for which the source says that something may be missing, with the reason.
+fn waived(file: &FileReading<'_>) -> Vec<DeclId> {
+    if memchr::memmem::find(file.source.text().as_bytes(), INSTRUCTION.as_bytes()).is_none() {
+        return Vec::new();
+    }
+    let found = review(file).findings.into_iter();
+    found
+        .filter(|finding| finding.state != State::New && finding.raw.rule.as_str().ends_with(".missing"))
+        .filter_map(|finding| finding.raw.declaration)
+        .collect()
 }
 
 /// Drafts comments for some declarations of a file.

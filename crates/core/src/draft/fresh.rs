@@ -2,6 +2,7 @@
 
 use super::choose::Drafted;
 use super::skeleton::{entries, style};
+use super::wording;
 use crate::model::DeclId;
 use crate::notations;
 use crate::reading::{CommentPlace, Place, wrap};
@@ -23,7 +24,11 @@ pub(super) fn fresh(
     let wanted = entries(file, signature, &undocumented_debt(file, id), notation);
     let opening =
         if file.language.opens_with_name { format!("{} ", declaration.name) } else { String::new() };
-    let lines = notation.writer.whole(&format!("{opening}{}", style.placeholder), &wanted, &style);
+    let summary = match wording::summary(file, id) {
+        Some(said) => said,
+        None => format!("{opening}{}", style.placeholder),
+    };
+    let lines = notation.writer.whole(&summary, &wanted, &style);
     let ending = file.source.line_ending();
     let carrier = file.language.carrier;
     if let Some(span) = blank {

@@ -1,5 +1,6 @@
 //! The entries of a draft, in signature order, and the habits of the file they are written in.
 
+use super::wording;
 use crate::debt::Debt;
 use crate::model::{Dialect, EntryKind, ParamName, Parameter, Signature, Variadic};
 use crate::notations::{NewEntry, Notation, TypeCustom, WriteStyle};
@@ -14,6 +15,7 @@ pub(super) fn entries(
     notation: &Notation,
 ) -> Vec<NewEntry> {
     let custom = notation.writer.types(file.language.dialect);
+    let new = |kind, name, rank| new(file, kind, name, rank);
     let mut out = Vec::new();
     for (rank, parameter) in signature.type_parameters.iter().enumerate() {
         if debt.typeparams[rank] {
@@ -38,13 +40,23 @@ pub(super) fn entries(
         }
     }
     for (rank, &at) in debt.throws.iter().enumerate() {
-        out.push(new(EntryKind::Throws, Some(signature.throws[at].ty.as_str().to_owned()), rank));
+        let thrown = &signature.throws[at];
+        let mut entry = new(EntryKind::Throws, Some(thrown.ty.as_str().to_owned()), rank);
+        let names: Vec<&str> =
+            signature.parameters.iter().filter_map(|p| p.named()).map(|name| name.as_str()).collect();
+        let dialect = file.language.dialect;
+        let code = |text: &str| notation.writer.code(text, dialect);
+        let told = thrown.condition.and_then(|at| wording::condition(file.source.slice(at), &names, &code));
+        if let Some(told) = told {
+            entry.text = told;
+        }
+        out.push(entry);
     }
     out
 }
 
-fn new(kind: EntryKind, name: Option<String>, rank: usize) -> NewEntry {
-    NewEntry { kind, name, ty: None, optional: false, rank }
+fn new(file: &FileReading<'_>, kind: EntryKind, name: Option<String>, rank: usize) -> NewEntry {
+    NewEntry { kind, name, ty: None, optional: false, text: file.settings.placeholder.clone(), rank }
 }
 
 fn shown_name(parameter: &Parameter) -> String {

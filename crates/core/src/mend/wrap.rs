@@ -101,16 +101,12 @@ impl<'f> Wrapping<'f> {
             .min()
             .unwrap_or(0);
         let mut out: Vec<Row> = Vec::with_capacity(self.lines.len());
-        for row in 0..self.lines.len() {
+        for (row, shown) in shielded.into_iter().enumerate() {
             let text = self.lines.trimmed(row);
             let below = self.lines.trimmed(row + 1);
             let found = if text.is_empty() {
                 Row::Blank
-            } else if shielded[row]
-                || is_fixed(text)
-                || (is_rule(below) && !is_rule(text))
-                || is_heading(text)
-            {
+            } else if shown || is_fixed(text) || (is_rule(below) && !is_rule(text)) || is_heading(text) {
                 Row::Fixed
             } else if let Some(kept) = self.entry_at(row) {
                 kept.map_or(Row::Fixed, Row::Opens)

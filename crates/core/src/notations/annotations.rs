@@ -226,7 +226,7 @@ impl EntryLines for AnnotationLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
         let name = entry.name.as_deref().unwrap_or_default();
         let head = spelling(entry.kind, name, style.dialect);
-        vec![format!("{head} {}", style.placeholder)]
+        vec![format!("{head} {}", entry.text)]
     }
 
     fn parted(&self) -> bool {

@@ -158,7 +158,7 @@ struct CalloutLines;
 impl EntryLines for CalloutLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
         let head = (CALLOUTS.spelling)(entry.kind, entry.name.as_deref().unwrap_or_default(), style.dialect);
-        vec![format!("{head} {}", style.placeholder)]
+        vec![format!("{head} {}", entry.text)]
     }
 
     fn types(&self, _dialect: Dialect) -> TypeCustom {

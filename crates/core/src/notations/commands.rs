@@ -384,7 +384,7 @@ struct CommandLines;
 impl EntryLines for CommandLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
         let head = spelling(entry.kind, entry.name.as_deref().unwrap_or_default(), style.dialect);
-        vec![format!("{} {}", signed(&head, style), style.placeholder)]
+        vec![format!("{} {}", signed(&head, style), entry.text)]
     }
 
     fn summary(&self, summary: &str, style: &WriteStyle) -> Vec<String> {

@@ -89,11 +89,15 @@ struct EpytextLines;
 impl EntryLines for EpytextLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
         let name = entry.name.as_deref().unwrap_or_default();
-        let mut out = vec![format!("{} {}", spelling(entry.kind, name, style.dialect), style.placeholder)];
+        let mut out = vec![format!("{} {}", spelling(entry.kind, name, style.dialect), entry.text)];
         if let (Some(ty), EntryKind::Param) = (&entry.ty, entry.kind) {
             out.push(format!("@type {name}: {ty}"));
         }
         out
+    }
+
+    fn code(&self, text: &str, _dialect: Dialect) -> String {
+        format!("C{{{text}}}")
     }
 
     fn types(&self, _dialect: Dialect) -> TypeCustom {

@@ -21,6 +21,11 @@ pub(super) trait EntryLines: Sync {
         true
     }
 
+    /// Marks text as code.
+    fn code(&self, text: &str, _dialect: Dialect) -> String {
+        format!("`{text}`")
+    }
+
     /// Escapes text.
     fn escape(&self, text: &str) -> String {
         text.to_owned()
@@ -69,6 +74,10 @@ impl Writer for FieldWriter {
 
     fn types(&self, dialect: Dialect) -> TypeCustom {
         self.0.types(dialect)
+    }
+
+    fn code(&self, text: &str, dialect: Dialect) -> String {
+        self.0.code(text, dialect)
     }
 
     fn escape(&self, text: &str) -> String {

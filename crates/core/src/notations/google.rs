@@ -209,7 +209,7 @@ impl SectionLines for Items<'_> {
     }
 
     fn item(&self, entry: &NewEntry) -> Vec<String> {
-        let (step, text) = (&self.0.step, &self.0.placeholder);
+        let (step, text) = (&self.0.step, &entry.text);
         let Some(name) = &entry.name else { return vec![format!("{step}{text}")] };
         let ty = match (&entry.ty, entry.optional) {
             (Some(ty), true) => format!(" ({ty}, optional)"),

@@ -115,16 +115,16 @@ fn read_list(doc: &mut DocComment, lines: &Lines<'_>, from: usize, upto: usize) 
 struct HeadingWriter;
 
 impl HeadingWriter {
-    fn section(entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
+    fn section(entry: &NewEntry) -> Vec<String> {
         let title = entry.name.as_deref().unwrap_or("Returns");
-        vec![String::new(), format!("# {title}"), String::new(), style.placeholder.clone()]
+        vec![String::new(), format!("# {title}"), String::new(), entry.text.clone()]
     }
 }
 
 impl Writer for HeadingWriter {
-    fn whole(&self, summary: &str, entries: &[NewEntry], style: &WriteStyle) -> Vec<String> {
+    fn whole(&self, summary: &str, entries: &[NewEntry], _style: &WriteStyle) -> Vec<String> {
         let mut out = vec![summary.to_owned()];
-        out.extend(entries.iter().flat_map(|entry| Self::section(entry, style)));
+        out.extend(entries.iter().flat_map(Self::section));
         out
     }
 
@@ -133,12 +133,12 @@ impl Writer for HeadingWriter {
         (doc, lines): (&DocComment, &Lines<'_>),
         entries: &[NewEntry],
         _order: &Order,
-        style: &WriteStyle,
+        _style: &WriteStyle,
     ) -> Vec<Addition> {
         let said = (0..lines.len()).rev().find(|&at| !lines.is_blank(at)).map_or(0, |at| at + 1);
         // Examples stay last.
         let examples = headings(lines).into_iter().find(|(_, title)| title.starts_with("Example"));
-        let mut added: Vec<String> = entries.iter().flat_map(|entry| Self::section(entry, style)).collect();
+        let mut added: Vec<String> = entries.iter().flat_map(Self::section).collect();
         let at = match examples {
             Some((at, _)) if doc.entries.iter().all(|entry| entry.lines.1 as usize <= at) => {
                 added.remove(0);

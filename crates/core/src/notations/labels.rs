@@ -252,7 +252,7 @@ impl SectionLines for Items<'_> {
     }
 
     fn item(&self, entry: &NewEntry) -> Vec<String> {
-        let text = &self.0.placeholder;
+        let text = &entry.text;
         match &entry.name {
             Some(name) => vec![format!("  {name} - {text}")],
             None => vec![format!("  {text}")],

@@ -61,6 +61,8 @@ pub struct NewEntry {
     pub ty: Option<String>,
     /// May be left out.
     pub optional: bool,
+    /// The description: what the code tells, else the placeholder.
+    pub text: String,
     /// The place among its kind in the signature, from 0.
     pub rank: usize,
 }
@@ -102,6 +104,11 @@ pub trait Writer: Sync {
 
     /// Tells when types are written.
     fn types(&self, dialect: Dialect) -> TypeCustom;
+
+    /// Marks text as code.
+    fn code(&self, text: &str, _dialect: Dialect) -> String {
+        format!("`{text}`")
+    }
 
     /// Escapes text for the notation.
     fn escape(&self, text: &str) -> String {

@@ -181,9 +181,9 @@ impl SectionLines for Items<'_> {
             (Some(name), false) if entry.kind != EntryKind::Throws => format!("{name} : {ty}"),
             (Some(name), _) => name.clone(),
             (None, false) => ty,
-            (None, true) => return vec![self.0.placeholder.clone()],
+            (None, true) => return vec![entry.text.clone()],
         };
-        vec![head, format!("{}{}", self.0.step, self.0.placeholder)]
+        vec![head, format!("{}{}", self.0.step, entry.text)]
     }
 }
 

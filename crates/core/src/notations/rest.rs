@@ -93,7 +93,11 @@ impl EntryLines for RestLines {
             (Some(ty), EntryKind::Param) => format!("{ty} {name}"),
             _ => name.to_owned(),
         };
-        vec![format!("{} {}", spelling(entry.kind, &named, style.dialect), style.placeholder)]
+        vec![format!("{} {}", spelling(entry.kind, &named, style.dialect), entry.text)]
+    }
+
+    fn code(&self, text: &str, _dialect: Dialect) -> String {
+        format!("``{text}``")
     }
 
     fn types(&self, _dialect: Dialect) -> TypeCustom {

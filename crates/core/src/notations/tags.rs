@@ -546,7 +546,15 @@ impl EntryLines for TagLines {
         } else {
             " "
         };
-        vec![format!("{head}{gap}{}", style.placeholder)]
+        vec![format!("{head}{gap}{}", entry.text)]
+    }
+
+    fn code(&self, text: &str, dialect: Dialect) -> String {
+        match dialect {
+            // Of braces inside the readers of the tag only know pairs.
+            Dialect::Plain if !text.contains(['{', '}']) => format!("{{@code {text}}}"),
+            _ => format!("`{text}`"),
+        }
     }
 
     fn types(&self, dialect: Dialect) -> TypeCustom {

@@ -365,11 +365,15 @@ impl EntryLines for XmlLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
         let open = spelling(entry.kind, entry.name.as_deref().unwrap_or_default(), style.dialect);
         let element = open[1..].split([' ', '>']).next().unwrap_or_default();
-        vec![format!("{open}{}</{element}>", style.placeholder)]
+        vec![format!("{open}{}</{element}>", entry.text)]
     }
 
     fn summary(&self, summary: &str, _style: &WriteStyle) -> Vec<String> {
         vec!["<summary>".to_owned(), summary.to_owned(), "</summary>".to_owned()]
+    }
+
+    fn code(&self, text: &str, _dialect: Dialect) -> String {
+        format!("<c>{}</c>", self.escape(text))
     }
 
     fn types(&self, _dialect: Dialect) -> TypeCustom {

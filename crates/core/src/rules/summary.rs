@@ -4,7 +4,7 @@ use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::model::{EntryKind, Kind, Level, RuleId};
 use crate::settings::Opening;
-use crate::text::{Span, is_wordless, split_words};
+use crate::text::{Span, VERBS, is_wordless, split_words, third_person};
 
 pub(super) static MISSING: Rule = Rule {
     id: RuleId::new("summary.missing"),
@@ -116,8 +116,16 @@ fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
         return;
     }
     let text = doc.prose(context.file.source, span);
-    let said: Vec<String> =
-        split_words(&text).into_iter().filter(|word| !FILLERS.contains(&word.as_str())).collect();
+    // A question in words is still the name: `isOpen`, "Tells whether it is open."
+    // So is what is done: `onPress`, "Handles the press."
+    let openings = ["Tells whether it ", "Tell whether it ", "Handles ", "Handle "];
+    let event = declaration.name.as_str().starts_with("on");
+    let openings = if event { &openings[..] } else { &openings[..2] };
+    let question = openings.iter().find_map(|opening| text.strip_prefix(opening));
+    let said: Vec<String> = split_words(question.unwrap_or(&text))
+        .into_iter()
+        .filter(|word| !FILLERS.contains(&word.as_str()))
+        .collect();
     let mut known = split_words(declaration.name.as_str());
     if let Some(owner) = declaration.owner.filter(|_| declaration.kind == Kind::Constructor) {
         known.extend(split_words(context.file.outline.declaration(owner).name.as_str()));
@@ -159,42 +167,6 @@ fn ending(context: &Context<'_>, findings: &mut Findings<'_>) {
         at.end as usize,
     );
     findings.report(last, "", message).replace(at, ".");
-}
-
-/// Verbs that summaries begin with, in their base form.
-const VERBS: &[&str] = &[
-    "accept", "add", "adjust", "allocate", "allow", "append", "apply", "assert", "assign", "attach", "begin",
-    "bind", "build", "calculate", "call", "cancel", "check", "choose", "clean", "clear", "clone", "close",
-    "collect", "combine", "compare", "compute", "configure", "connect", "construct", "contain", "convert",
-    "copy", "count", "create", "decode", "decrease", "define", "delete", "describe", "destroy", "detach",
-    "detect", "determine", "disable", "disconnect", "divide", "draw", "emit", "enable", "encode", "ensure",
-    "escape", "evaluate", "execute", "expand", "extract", "fetch", "fill", "filter", "find", "finish",
-    "flush", "format", "free", "generate", "get", "give", "handle", "hash", "hide", "implement", "increase",
-    "indicate", "initialise", "initialize", "insert", "install", "invoke", "join", "keep", "list", "load",
-    "log", "look", "make", "map", "mark", "match", "measure", "merge", "modify", "move", "multiply",
-    "normalise", "normalize", "notify", "open", "override", "pad", "parse", "perform", "prepare", "print",
-    "process", "produce", "provide", "push", "put", "raise", "read", "receive", "record", "reduce",
-    "register", "release", "remove", "rename", "render", "repeat", "replace", "report", "represent",
-    "request", "reset", "resolve", "restore", "retrieve", "return", "reverse", "round", "run", "save",
-    "scan", "search", "select", "send", "serialise", "serialize", "set", "shift", "show", "skip", "sort",
-    "split", "start", "stop", "store", "strip", "subtract", "swap", "take", "tell", "test", "throw",
-    "transform", "translate", "trim", "truncate", "try", "turn", "unregister", "update", "use", "validate",
-    "verify", "visit", "wait", "walk", "weigh", "wrap", "write", "yield",
-];
-
-/// Returns a verb as it stands after "it".
-fn third_person(verb: &str) -> String {
-    match verb {
-        _ if verb.ends_with('y')
-            && !verb.ends_with(['a', 'e', 'o', 'u'])
-            && !verb.ends_with("ay")
-            && !verb.ends_with("oy") =>
-        {
-            format!("{}ies", &verb[..verb.len() - 1])
-        }
-        _ if ["s", "sh", "ch", "x", "z", "o"].iter().any(|end| verb.ends_with(end)) => format!("{verb}es"),
-        _ => format!("{verb}s"),
-    }
 }
 
 fn opening(context: &Context<'_>, findings: &mut Findings<'_>) {
@@ -240,19 +212,4 @@ fn opening(context: &Context<'_>, findings: &mut Findings<'_>) {
     };
     let message = format!("the description begins with `{first}`; the form here is `{wanted}`");
     findings.report(place, first, message).replace(place, &wanted);
-}
-
-#[cfg(test)]
-mod tests {
-    use super::{VERBS, third_person};
-
-    #[test]
-    fn verbs_are_sorted_and_take_their_endings() {
-        assert!(VERBS.is_sorted());
-        for (verb, wanted) in
-            [("copy", "copies"), ("search", "searches"), ("get", "gets"), ("destroy", "destroys")]
-        {
-            assert_eq!(third_person(verb), wanted);
-        }
-    }
 }

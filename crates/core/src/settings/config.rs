@@ -117,6 +117,19 @@ pub enum Opening {
 pub struct DraftConfig {
     /// What stands where a person should write.
     pub placeholder: Option<String>,
+    /// Whether names are put into words where nothing else tells.
+    pub fill: Option<Fill>,
+}
+
+/// What a draft says where only a person can know.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Deserialize, schemars::JsonSchema)]
+#[serde(rename_all = "kebab-case")]
+pub enum Fill {
+    /// The placeholder.
+    #[default]
+    None,
+    /// The name in words, which the review finds until someone says more.
+    Names,
 }
 
 /// The table of one language.

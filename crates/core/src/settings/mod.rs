@@ -7,7 +7,7 @@ mod profile;
 mod resolve;
 
 pub use config::{
-    Ask, Config, CoverageConfig, DemandConfig, DraftConfig, HeaderConfig, LanguageConfig, Opening,
+    Ask, Config, CoverageConfig, DemandConfig, DraftConfig, Fill, HeaderConfig, LanguageConfig, Opening,
     PlainDemand,
 };
 pub use error::ConfigError;

@@ -5,7 +5,7 @@ use std::collections::BTreeMap;
 use super::ConfigError;
 use regex::Regex;
 
-use super::config::{Ask, Config, LanguageConfig, Opening};
+use super::config::{Ask, Config, Fill, LanguageConfig, Opening};
 use super::levels::{LevelSetting, covers, level_of};
 use crate::model::{Excuse, Kind, LanguageId, Level, NotationId, RuleId, Surface};
 use crate::reading::{Demand, Language, Owe};
@@ -81,6 +81,8 @@ pub struct LanguageSettings {
     pub header: Option<Regex>,
     /// What stands where a person should write.
     pub placeholder: String,
+    /// What a draft says where only a person can know.
+    pub fill: Fill,
     /// File name endings, in place of the language's own.
     pub endings: Option<Vec<String>>,
     /// The encoding of files that do not tell.
@@ -219,6 +221,7 @@ fn language_settings(
         words: config.words.iter().map(|word| word.to_lowercase()).collect(),
         header: header(config)?,
         placeholder: placeholder.to_owned(),
+        fill: config.draft.fill.unwrap_or_default(),
         endings: own.endings.clone(),
         encoding: own.encoding.clone().or_else(|| config.encoding.clone()),
         doc_marks: own.doc_marks.clone(),

@@ -5,6 +5,7 @@ mod lines;
 mod prose;
 mod source;
 mod span;
+mod verbs;
 mod words;
 
 pub use edit::{Edit, EditError, Edits};
@@ -13,4 +14,5 @@ pub use prose::{first_sentence_end, has_second_sentence, is_wordless};
 pub use source::Source;
 pub use span::Span;
 pub(crate) use span::narrow;
+pub use verbs::{VERBS, third_person};
 pub use words::{near, nearest, split_words};

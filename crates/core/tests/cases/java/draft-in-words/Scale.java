@@ -1,0 +1,35 @@
+public class CrateScale {
+    public CrateScale(String name) {
+        if (name.isEmpty()) {
+            throw new IllegalArgumentException(name);
+        }
+    }
+
+    public boolean isEmpty() { return true; }
+
+    public boolean hasTag(String tag) { return tag != null; }
+
+    public double getNetWeight() { return 0; }
+
+    public void setTare(double tare) {
+        if (tare < 0)
+            throw new IllegalArgumentException("tare");
+    }
+
+    public void onPress(int key) { }
+
+    public String parseHTTPHeader(String header) {
+        if (header == null || header.length() > 80) {
+            throw new IllegalStateException(header);
+        }
+        return header;
+    }
+
+    public int crates() { return 0; }
+
+    public void reopen() { }
+
+    public Object toJson() { return null; }
+}
+
+interface Growers { }
