@@ -4,7 +4,7 @@ use super::Lines;
 use super::field_lists::exception_name;
 use super::notation::{Addition, NewEntry, Notation, Order, TypeCustom, WriteStyle, Writer};
 use super::sections::{self, SectionLines};
-use super::summary::{blank, complete, describe, section};
+use super::summary::{blank, complete, describe, describe_from, section};
 use crate::model::{Dialect, DocComment, EntryKind, NotationId};
 use crate::text::{Span, narrow};
 
@@ -46,15 +46,23 @@ fn headings(lines: &Lines<'_>) -> Vec<Heading> {
 /// Tells whether a line is underlined, whatever it says.
 fn is_underlined(lines: &Lines<'_>, row: usize) -> bool {
     let under = lines.trimmed(row + 1);
-    under.len() >= 3 && under.bytes().all(|b| b == b'-' || b == b'=') && !lines.is_blank(row)
+    let drawn = |sign: u8| under.bytes().all(|byte| byte == sign);
+    under.len() >= 3 && b"-=_~^".iter().any(|&sign| drawn(sign)) && !lines.is_blank(row)
 }
 
 fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     let mut doc = blank(lines, span, NUMPY.id);
     let headings = headings(lines);
+    let opens = (0..lines.len()).find(|&row| !lines.is_blank(row)).unwrap_or(0);
+    // A title over the whole is no section: the description stands below it.
+    let titled = is_underlined(lines, opens) && headings.iter().all(|heading| heading.row != opens);
+    let from = if titled { opens + 2 } else { 0 };
     let first =
-        (0..lines.len()).find(|&row| is_underlined(lines, row) || headings.iter().any(|h| h.row == row));
-    describe(&mut doc, lines, first.unwrap_or(lines.len()));
+        (from..lines.len()).find(|&row| is_underlined(lines, row) || headings.iter().any(|h| h.row == row));
+    describe_from(&mut doc, lines, (from, 0), first.unwrap_or(lines.len()));
+    if titled && doc.summary.is_none() {
+        describe(&mut doc, lines, opens + 1);
+    }
     let base = sections::base_indent(lines);
     for (number, heading) in headings.iter().enumerate() {
         let limit = headings.get(number + 1).map_or(lines.len(), |next| next.row);
@@ -105,7 +113,12 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
             break;
         }
         let (names, ty) = sections::split_colon(text).unwrap_or((text, ""));
-        let Some(names) = sections::names(lines, names.trim()) else { continue };
+        // The last words of a paragraph are no item.
+        let goes_on =
+            row > heading + 2 && lines.indent(row - 1) == lines.indent(row) && !lines.is_blank(row - 1);
+        let prose = ty.is_empty()
+            && (text.ends_with('.') && !text.ends_with("..") || goes_on && is_prose(lines.trimmed(row - 1)));
+        let Some(names) = sections::names(lines, names.trim()).filter(|_| !prose) else { continue };
         found.names = names;
         sections::read_type(&mut found, lines, ty);
         sections::set_text(&mut found, lines, sections::line_end(lines, row), upto);
@@ -124,6 +137,11 @@ fn read_value(
     let row = first.unwrap_or(heading);
     let mut found = sections::item(kind, lines, row, doc.sections.len());
     found.tag = sections::heading_span(lines, heading);
+    let indent = first.map_or(0, |row| lines.indent(row));
+    let listed = first.map_or(0, |row| {
+        let heads = (row..end).filter(|&at| !lines.is_blank(at) && lines.indent(at) <= indent);
+        heads.filter(|&at| lines.trimmed(at).contains(" : ")).count()
+    });
     if let Some(row) = first {
         let text = lines.trimmed(row);
         let split = sections::split_colon(text);
@@ -136,6 +154,10 @@ fn read_value(
             sections::read_type(&mut found, lines, split.map_or(text, |(_, ty)| ty));
             sections::set_text(&mut found, lines, sections::line_end(lines, row), end);
         }
+        if listed > 1 || found.ty.is_some_and(|_| follows_alike(lines, row, end)) {
+            // Of several results each has a type of its own.
+            found.ty = None;
+        }
         if found.text.is_none() && text.split_whitespace().count() > 2 {
             // Prose where the type should be is a description all the same.
             found.text = Some(lines.trimmed_span(row));
@@ -143,6 +165,19 @@ fn read_value(
     }
     found.lines.0 = narrow(heading);
     doc.entries.push(found);
+}
+
+/// Several words without a colon are no item.
+fn is_prose(text: &str) -> bool {
+    text.split_whitespace().count() > 3 && sections::split_colon(text).is_none() && !text.contains(',')
+}
+
+/// Tells whether another result is listed below the first: at its indentation, behind a description that stands
+/// further in.
+fn follows_alike(lines: &Lines<'_>, row: usize, end: usize) -> bool {
+    let indent = lines.indent(row);
+    let deeper = (row + 1..end).find(|&at| !lines.is_blank(at) && lines.indent(at) > indent);
+    deeper.is_some_and(|from| (from..end).any(|at| !lines.is_blank(at) && lines.indent(at) <= indent))
 }
 
 fn spelling(kind: EntryKind, name: &str, _dialect: Dialect) -> String {

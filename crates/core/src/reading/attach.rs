@@ -321,7 +321,7 @@ fn reads_like_a_description(text: &str) -> bool {
     let remark = [
         " because ", " we ", " i ", "we'", "i'm", "workaround", "in order to", "needs to be", "must be ",
         "not permitted", "presently", "for now", "so that ", "otherwise ", "as it ", "due to", "mark:",
-        "mark -", " hack",
+        "mark -", " hack", "note:", "note that", "go ahead", "should be ",
     ];
     let begins = first.starts_with(|c: char| !c.is_lowercase())
         || matches!(

@@ -678,7 +678,18 @@ fn conclude<N>(walk: &mut Walk<'_, N>, hierarchy: &super::Hierarchy) {
 }
 
 fn only_throws(body: &str) -> bool {
-    let first = body.trim_start_matches(|c: char| c.is_whitespace() || matches!(c, '{' | ':'));
+    let mut first = body;
+    loop {
+        first = first.trim_start_matches(|c: char| c.is_whitespace() || matches!(c, '{' | ':' | ';'));
+        // What the body says of itself comes before what it does.
+        let ends =
+            [("\"\"\"", "\"\"\""), ("'''", "'''"), ("/*", "*/"), ("//", "\n"), ("#", "\n"), ("--", "\n")];
+        let bare = first.trim_start_matches(['r', 'R', 'u', 'b']);
+        let opened = ends.iter().find_map(|(open, close)| Some((bare.strip_prefix(open)?, *close)));
+        let Some((inner, close)) = opened else { break };
+        let Some(end) = inner.find(close) else { return false };
+        first = &inner[end + close.len()..];
+    }
     ["throw ", "raise "].iter().any(|word| first.starts_with(word))
 }
 

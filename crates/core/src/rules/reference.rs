@@ -1,9 +1,10 @@
 //! What comments refer to.
 
 use super::rule::{Check, Example, Rule};
+use super::text::is_in_code;
 use super::{Context, Findings, visible};
 use crate::index::{Lookup, Owner};
-use crate::model::{Kind, Level, RuleId};
+use crate::model::{Carrier, Kind, Level, RuleId};
 use crate::text::{Span, nearest};
 
 pub(super) static BROKEN: Rule = Rule {
@@ -170,6 +171,12 @@ fn check_member(context: &Context<'_>, (ty, member): (&str, &str), span: Span, f
     } else {
         ty
     };
+    // In Python an object gets attributes wherever its code runs: only the file of the type shows them.
+    let python = context.file.language.untyped && context.file.language.carrier == Carrier::Docstring;
+    let here = || outline.declarations.iter().any(|found| found.kind.is_type() && found.name.as_str() == ty);
+    if python && (!here() || is_in_code(context, member)) {
+        return;
+    }
     let well_known = context.file.language.well_known.iter().any(|&(_, name, _)| name == member);
     if well_known || member == ty {
         return;

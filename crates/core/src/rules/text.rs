@@ -176,7 +176,7 @@ fn is_a_name(context: &Context<'_>, lower: &str) -> bool {
 }
 
 /// Tells whether a word stands in the code of the file: then the comment speaks of what has that name.
-fn is_in_code(context: &Context<'_>, word: &str) -> bool {
+pub(super) fn is_in_code(context: &Context<'_>, word: &str) -> bool {
     if let Some(&known) = context.file.words.borrow().get(word) {
         return known;
     }
