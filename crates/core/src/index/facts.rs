@@ -113,7 +113,12 @@ pub fn tell(outline: &Outline, language: &Language, source: &Source) -> FileFact
             });
             continue;
         }
-        let owner = declaration.owner.and_then(|owner| place[owner.0 as usize]);
+        // What a constructor puts on its object is the type's.
+        let mut around = declaration.owner;
+        while let Some(id) = around.filter(|id| place[id.0 as usize].is_none()) {
+            around = outline.declaration(id).owner;
+        }
+        let owner = around.and_then(|owner| place[owner.0 as usize]);
         let Some(owner) = owner.map(|at| &mut types[at]) else { continue };
         let name = SmolStr::new(declaration.name.as_str());
         if declaration.kind == Kind::EnumMember {

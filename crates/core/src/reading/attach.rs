@@ -362,8 +362,11 @@ pub(super) fn reads_as_documentation(text: &str) -> bool {
             || line.starts_with("import ")
             || line.starts_with('@')
     };
+    // A list of alternatives is no sentence.
+    let listed = text.matches(" | ").count() > 2;
     let divider = ["----", "====", "****", "####", "~~~~", "////", "____", "....", "<<<<", ">>>>"];
     words.len() >= 3
+        && !listed
         && !reminder.iter().chain(&licence).chain(&directive).any(|mark| lower.contains(mark))
         && !divider.iter().any(|mark| text.contains(mark))
         && !text.lines().any(code_line)

@@ -240,7 +240,11 @@ impl Plan {
         raw: &mut Vec<RawFinding>,
     ) {
         let declaration = file.outline.declaration(id);
-        let types_known = !declaration.signature.type_parameters.is_empty() || doc.has(EntryKind::TypeParam);
+        // In JavaScript the comment is where type parameters are declared.
+        let types_known = !declaration.signature.type_parameters.is_empty()
+            || (doc.has(EntryKind::TypeParam)
+                && !declaration.signature.hidden
+                && file.language.dialect != Dialect::JavaScript);
         let paired = (examined.known || types_known).then_some((examined.signature, &examined.pairing));
         let context = Context {
             file,

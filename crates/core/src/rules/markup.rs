@@ -427,7 +427,9 @@ fn code_spans(context: &Context<'_>, sign: &'static str, findings: &mut Findings
             let start = at + found;
             let length = line.text[start..].len() - line.text[start..].trim_start_matches('`').len();
             at = start + length;
-            if line.text[..start].ends_with('\\') || (sign.len() == 2 && length != 2) {
+            // Inside a code span a backslash is one (CommonMark 0.31, 6.1).
+            let escaped = open.is_none() && line.text[..start].ends_with('\\');
+            if escaped || (sign.len() == 2 && length != 2) {
                 continue;
             }
             match open {

@@ -58,6 +58,10 @@ pub(super) fn missing(sort: &Sort, context: &Context<'_>, findings: &mut Finding
 /// Reports entries that name nothing of the signature.
 pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
     let Some(side) = sort.side(context) else { return };
+    if sort.kind == EntryKind::TypeParam && context.file.language.dialect == Dialect::JavaScript {
+        // The comment is where they are declared.
+        return;
+    }
     for paired in &side.names {
         let (written, name) = named(context, paired.entry, paired.name);
         let entry = context.spell(sort.kind, name.name.as_str());
@@ -68,6 +72,7 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
                 let report = findings.report(name.span, name.name.as_str(), message);
                 report.related(place, format!("the {} is `{meant}`", sort.word)).replace(name.span, meant);
             }
+            Match::Unknown if is_set_aside(context, name.name.as_str()) => {}
             Match::Unknown => {
                 let header = context.declaration().name_span;
                 let way_out = if side.entry_of.is_empty() {
@@ -87,6 +92,17 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
             Match::Is(_) | Match::Again(..) | Match::Part => {}
         }
     }
+}
+
+/// Tells whether a parameter stands in a comment inside the header: not taken here, but by those that fill it in.
+fn is_set_aside(context: &Context<'_>, name: &str) -> bool {
+    let header = context.slice(context.declaration().header());
+    let comments = header.match_indices("/*").filter_map(|(at, _)| {
+        let inner = &header[at + 2..];
+        inner.find("*/").map(|end| &inner[..end])
+    });
+    let word = |c: char| c.is_alphanumeric() || c == '_';
+    comments.flat_map(|comment| comment.split(|c: char| !word(c))).any(|found| found == name)
 }
 
 /// Reports second entries for one thing.

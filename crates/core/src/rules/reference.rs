@@ -4,7 +4,7 @@ use super::rule::{Check, Example, Rule};
 use super::text::is_in_code;
 use super::{Context, Findings, visible};
 use crate::index::{Lookup, Owner};
-use crate::model::{Carrier, Kind, Level, RuleId};
+use crate::model::{Kind, Level, RuleId};
 use crate::text::{Span, nearest};
 
 pub(super) static BROKEN: Rule = Rule {
@@ -171,10 +171,11 @@ fn check_member(context: &Context<'_>, (ty, member): (&str, &str), span: Span, f
     } else {
         ty
     };
-    // In Python an object gets attributes wherever its code runs: only the file of the type shows them.
-    let python = context.file.language.untyped && context.file.language.carrier == Carrier::Docstring;
+    // Where nothing is declared an object gets members wherever its code runs: only the file of its type shows
+    // them.
+    let open = context.file.language.untyped;
     let here = || outline.declarations.iter().any(|found| found.kind.is_type() && found.name.as_str() == ty);
-    if python && (!here() || is_in_code(context, member)) {
+    if open && (!here() || is_in_code(context, member)) {
         return;
     }
     let well_known = context.file.language.well_known.iter().any(|&(_, name, _)| name == member);

@@ -4,7 +4,7 @@ use super::named::without_second;
 use super::repair::Repair;
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::model::{Answer, Dialect, Entry, EntryKind, Kind, Level, RuleId};
+use crate::model::{Answer, Dialect, Entry, EntryKind, Kind, Level, Mark, RuleId};
 use crate::text::{is_wordless, split_words};
 use crate::types;
 
@@ -189,6 +189,19 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
 fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
     let declaration = context.declaration();
     if !declaration.kind.is_callable() || declaration.signature.returns.value != Answer::No {
+        return;
+    }
+    // What is only there to be filled in gives back what those will that fill it in.
+    let to_fill_in = |mark: &Mark| matches!(mark.name.as_str(), "abstract" | "virtual" | "interface");
+    if context.doc.marks.iter().any(to_fill_in) {
+        return;
+    }
+    // What an asynchronous function hands out is waited for.
+    let awaited = |entry: &Entry| {
+        let text = context.text_of(entry);
+        text.contains("Future") || text.contains("await")
+    };
+    if context.file.language.dialect == Dialect::Plain && entries(context).any(awaited) {
         return;
     }
     // What `new` gives back is customarily told where the object is made ready.

@@ -15,9 +15,10 @@ use tree_sitter::Node;
 use crate::languages::shared::{is_test_path, skims};
 use crate::model::{Carrier, Doc, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Examples, Grammar, GrammarReader, Hierarchy, Language, Next, Owe, Scope, Vocabulary,
-    Walk, kinds,
+    CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Hierarchy, Language, Next, Owe, Scope,
+    Vocabulary, Walk, kinds,
 };
+use crate::text::Span;
 
 /// The sections that stand for exceptions; none answers for another.
 static SECTIONS: Hierarchy =
@@ -112,6 +113,10 @@ impl Grammar for RustGrammar {
         &RUST
     }
 
+    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
+        (attempt == 0).then(|| without_macro_bodies(text))
+    }
+
     fn comment(&self, text: &str) -> CommentForm {
         let line = |mark, doc| CommentForm { carrier: Carrier::Lines { mark }, doc };
         let block = |open, doc| CommentForm { carrier: Carrier::Block { open, close: "*/" }, doc };
@@ -187,4 +192,28 @@ impl Grammar for RustGrammar {
         declare::join_around_attributes(walk);
         declare::settle(walk);
     }
+}
+
+/// Gives `text` with the rules of macros blanked: they declare nothing, and the grammar does not know all that they
+/// may hold.
+fn without_macro_bodies(text: &str) -> Given<'_> {
+    let mut blanks = Vec::new();
+    let mut at = 0;
+    while let Some(found) = text[at..].find("macro_rules!").map(|found| at + found) {
+        at = found + "macro_rules!".len();
+        let Some(open) = text[at..].find(['{', '(', '[']).map(|open| at + open) else { break };
+        let mut depth = 0_usize;
+        let closed = text.bytes().enumerate().skip(open).find(|&(_, byte)| {
+            match byte {
+                b'{' | b'(' | b'[' => depth += 1,
+                b'}' | b')' | b']' => depth -= 1,
+                _ => {}
+            }
+            depth == 0
+        });
+        let Some((close, _)) = closed else { break };
+        blanks.push(open + 1..close);
+        at = close;
+    }
+    if blanks.is_empty() { Given::all(text) } else { Given::with_blanks(text, &blanks) }
 }

@@ -13,6 +13,7 @@ mod exports;
 mod flow;
 mod kinds;
 mod parameters;
+mod plain;
 mod types;
 
 use tree_sitter::Node;
@@ -24,7 +25,7 @@ use crate::reading::{
     CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Language, Next, Owe, Parsers, Reader,
     Token, Vocabulary, Walk, Wishes,
 };
-use crate::text::Source;
+use crate::text::{Source, Span};
 
 const TAGS: &[NotationId] = &[NotationId::new("tags")];
 
@@ -161,6 +162,10 @@ impl Grammar for ScriptGrammar {
         let finder = memchr::memmem::Finder::new("export type *");
         let blanks: Vec<_> = finder.find_iter(text.as_bytes()).map(|at| at + 7..at + 11).collect();
         if blanks.is_empty() { Given::all(text) } else { Given::with_blanks(text, &blanks) }
+    }
+
+    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
+        (attempt == 0).then(|| plain::without_what_is_new(text, self.serves.id == TYPESCRIPT.id))
     }
 
     fn comment(&self, text: &str) -> CommentForm {
