@@ -40,6 +40,8 @@ pub(crate) mod style {
     pub(crate) const NOTE: Style = Style::new().bold();
     /// What is well.
     pub(crate) const GOOD: Style = AnsiColor::Green.on_default();
+    /// What goes, in a diff.
+    pub(crate) const GONE: Style = AnsiColor::Red.on_default();
     /// Headings.
     pub(crate) const STRONG: Style = Style::new().bold();
     /// What may be passed over.

@@ -181,7 +181,7 @@ pub(crate) fn diff(path: &str, before: &str, after: &str) -> String {
             let end = &line[text.len()..];
             match line.as_bytes().first() {
                 Some(b'+') if !line.starts_with("+++") => format!("{}{end}", styled(style::GOOD, text)),
-                Some(b'-') if !line.starts_with("---") => format!("{}{end}", styled(style::ERROR, text)),
+                Some(b'-') if !line.starts_with("---") => format!("{}{end}", styled(style::GONE, text)),
                 Some(b'@') => format!("{}{end}", styled(style::NOTE, text)),
                 _ => line.to_owned(),
             }
