@@ -197,7 +197,10 @@ fn opening_tag(line: &str) -> Option<&str> {
     let after = rest[end..].chars().next();
     let tag =
         name.starts_with(char::is_alphabetic) && !matches!(after, Some('-' | '\\' | '.' | '/' | '(' | '@'));
-    tag.then_some(name)
+    // What is given a value is a variable.
+    let assigned =
+        rest[end..].trim_start().strip_prefix(['=', '|']).is_some_and(|rest| !rest.starts_with('>'));
+    (tag && !assigned).then_some(name)
 }
 
 fn evidence(lines: &Lines<'_>) -> usize {

@@ -2,7 +2,7 @@
 
 use super::rule::{Check, Example, Rule};
 use super::{Asking, Context, FileContext, Findings, publish};
-use crate::model::{Carrier, Level, Misplaced, Outline, RawComment, RuleId};
+use crate::model::{Carrier, Doc, Level, Misplaced, Outline, RawComment, RuleId};
 use crate::text::{Source, Span};
 
 pub(super) static MISSING: Rule = Rule {
@@ -125,7 +125,10 @@ fn ordinary(asking: &Asking<'_>, findings: &mut Findings<'_>) {
 }
 
 fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
-    if context.doc.blank {
+    // Where any comment may be documentation, one without words is only space.
+    let raw = context.declaration().comment.doc.map(|id| context.file.outline.comment(id));
+    let perhaps = raw.is_some_and(|raw| raw.standing == Doc::IfAbove);
+    if context.doc.blank && !perhaps {
         let message = format!(
             "the comment of `{}` says nothing; write a sentence or remove it",
             context.declaration().name

@@ -58,7 +58,8 @@ pub(super) fn missing(sort: &Sort, context: &Context<'_>, findings: &mut Finding
 /// Reports entries that name nothing of the signature.
 pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
     let Some(side) = sort.side(context) else { return };
-    if sort.kind == EntryKind::TypeParam && context.file.language.dialect == Dialect::JavaScript {
+    let declares_none = matches!(context.file.language.dialect, Dialect::JavaScript | Dialect::Php);
+    if sort.kind == EntryKind::TypeParam && (declares_none || context.file.language.untyped) {
         // The comment is where they are declared.
         return;
     }
