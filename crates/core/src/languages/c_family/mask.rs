@@ -207,6 +207,12 @@ impl<'s> Pass<'s> {
 
     /// An access label: a word for it, perhaps with macros or further words, and a colon.
     fn is_label(&self, at: usize) -> bool {
+        // No label is longer; a head without an end would be gone through again at every colon.
+        const LONGEST: usize = 64;
+        let inside = self.parens == 0 && matches!(self.scopes.last(), Some(Around::Members(_)));
+        if !inside || self.head.len() > LONGEST {
+            return false;
+        }
         let doubled = self.code.get(at + 1).is_some_and(|next| next.is(b':'))
             || at.checked_sub(1).is_some_and(|before| self.code[before].is(b':'));
         let labels = ["public", "private", "protected", "signals", "Q_SIGNALS", "slots", "Q_SLOTS"];
@@ -215,7 +221,7 @@ impl<'s> Pass<'s> {
         let first = items.iter().position(is_label);
         let plain = first
             .is_some_and(|first| self.are_macros(&items[..first]) && items[first..].iter().all(is_label));
-        self.parens == 0 && matches!(self.scopes.last(), Some(Around::Members(_))) && !doubled && plain
+        !doubled && plain
     }
 
     /// Tells whether a run of items is nothing but words in capitals, with or without arguments.
