@@ -24,9 +24,10 @@ impl Place<'_> {
         let indent = self.indent(start);
         if self.is_first_on_line(start) || self.outline.columns.is_some() {
             let comment = self.wrapped(&indent, lines);
-            let edit =
-                Edit { span: Span::at(self.line_start(start)), text: format!("{indent}{comment}{ending}") };
-            return Ok((edit, comment));
+            // Lines of a comment on something else would run on into this one.
+            let gap = if self.follows_lines(start) { ending } else { "" };
+            let text = format!("{gap}{indent}{comment}{ending}");
+            return Ok((Edit { span: Span::at(self.line_start(start)), text }, comment));
         }
         // Other code stands before it on its line: the one-line block form goes between, where that code ends.
         let before = self.source.slice(Span::new(self.line_start(start), start)).trim_end();
@@ -94,6 +95,14 @@ impl Place<'_> {
         let comment = wrap(Carrier::Docstring, lines, &indent, ending);
         let text = format!("{ending}{indent}{comment}{ending}{indent}");
         Ok((Edit { span: Span::new(header_end, body), text }, comment))
+    }
+
+    /// Tells whether the line above an offset is a comment of the kind that is to be written.
+    fn follows_lines(self, at: u32) -> bool {
+        let Carrier::Lines { mark } = self.carrier else { return false };
+        let above = self.source.line(at).checked_sub(1).and_then(|line| self.source.line_span(line));
+        self.outline.columns.is_none()
+            && above.is_some_and(|line| self.source.slice(line).trim_start().starts_with(mark))
     }
 
     /// Returns where the line of an offset begins.
