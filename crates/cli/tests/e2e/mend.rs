@@ -93,6 +93,30 @@ def weigh(load, tare):
 }
 
 #[test]
+fn a_tag_stays_apart_from_its_text_where_its_line_is_broken() {
+    let text = "\
+/**
+ * A scale.
+ *
+ * @deprecated use the other scale, which stands beside the press house
+ * @see the scales that stand in the press house of the cooperative
+ */
+class Scale {}
+";
+    let workshop = Workshop::with(&[("Scale.java", text)]);
+    let wrapped = workshop.run(&["mend", "--wrap", "50"]).out;
+    assert!(
+        wrapped
+            .contains("+ * @deprecated use the other scale, which stands\n+ *     beside the press house\n"),
+        "{wrapped}"
+    );
+    assert!(
+        wrapped.contains("+ * @see the scales that stand in the press house\n+ *     of the cooperative\n"),
+        "{wrapped}"
+    );
+}
+
+#[test]
 fn a_diff_is_in_the_bytes_of_its_file() {
     let workshop = Workshop::new();
     let text = b"/**\n * Presst die \xfcberreifen Trauben.\n *\n * @param laod what\n */\nclass A { }\n";

@@ -159,11 +159,12 @@ impl<'f> Wrapping<'f> {
             return Some(said.map(|said| (said.start - text.start) as usize));
         }
         let mark = self.doc.marks.iter().find(|mark| starts(mark.lines))?;
-        // A mark holds what it likes; only where it is plain text is it broken.
-        let plain =
-            matches!(mark.name.as_str(), "deprecated" | "note" | "since" | "see" | "todo" | "warning");
+        // A mark holds what it likes; only where it is plain text is it broken, and never between its name and the
+        // text.
         let end = (mark.span.end.max(text.start) - text.start) as usize;
-        Some(plain.then_some(end))
+        let rest = self.lines.trimmed(row).get(end..).unwrap_or_default();
+        let space = rest.len() - rest.trim_start().len();
+        Some((space > 0 && is_plain(mark.name.as_str())).then_some(end + space))
     }
 
     fn paragraph_end(&self, rows: &[Row], at: usize) -> usize {
@@ -197,8 +198,13 @@ impl<'f> Wrapping<'f> {
         let first = self.lines.trimmed_span(at);
         let head = self.source.slice(first);
         let (head, rest) = head.split_at_checked(kept)?;
-        let others = rows.skip(1).map(|row| self.lines.trimmed(row));
-        let words = words_of(head, std::iter::once(rest).chain(others));
+        let others = || rows.clone().skip(1).map(|row| self.lines.trimmed(row));
+        let words = words_of(head, std::iter::once(rest).chain(others()));
+        // Nothing but white space may change.
+        let said = std::iter::once(self.source.slice(first)).chain(others()).flat_map(str::split_whitespace);
+        if !words.iter().flat_map(|word| word.split_whitespace()).eq(said) {
+            return None;
+        }
         let span = Span::new(first.start, self.lines.trimmed_span(end - 1).end);
         let line = self.source.line_span(self.source.line(span.end))?;
         let behind = self.source.slice(Span::new(span.end, line.end)).trim_end().chars().count();
