@@ -9,7 +9,7 @@ use vinequill_core::review::FileReading;
 use vinequill_core::text::Edits;
 use vinequill_project::{Decoded, Found};
 
-use crate::editing::{Change, How, Piece, Words, deliver, header_of, show};
+use crate::editing::{Change, How, Piece, Words, deliver, deliver_given, header_of};
 use crate::exit::{Done, Exit, Failure};
 use crate::options::common::Common;
 use crate::session::Session;
@@ -88,7 +88,7 @@ impl Draft {
             )));
         }
         let exit = if self.print {
-            Self::print_comments(&outcomes)?
+            Self::print_comments(&outcomes.into_iter().map(|(_, outcome)| outcome).collect::<Vec<_>>())?
         } else {
             let changes: Vec<_> =
                 outcomes.into_iter().map(|(file, outcome)| (file, outcome.change)).collect();
@@ -109,17 +109,10 @@ impl Draft {
             session.visit(&self.common, |_, reading, decoded| self.draft_file(reading, decoded, &aims))?;
         let exit = session.complain(visited.unread.iter());
         let Some(outcome) = visited.files.pop() else { return Ok(exit) };
-        let change = outcome.change;
-        for remark in &change.remarks {
-            terminal::remark(remark);
+        if !self.print {
+            return Ok(deliver_given(path, &self.how, &outcome.change)?.max(exit));
         }
-        if self.print {
-            terminal::print(&(outcome.comments.join("\n\n") + "\n"))?;
-        } else {
-            show(&path.to_string_lossy(), &change.before, &change.after)?;
-        }
-        let differs = change.before.text != change.after;
-        Ok(if self.how.check && differs { Exit::Found } else { Exit::Clean })
+        Ok(Self::print_comments(&[outcome])?.max(exit))
     }
 
     fn draft_file(&self, reading: &FileReading<'_>, decoded: &Decoded, aims: &[Aim]) -> Outcome {
@@ -171,8 +164,8 @@ impl Draft {
         Outcome { change, comments, matched }
     }
 
-    fn print_comments(outcomes: &[(Found, Outcome)]) -> Done {
-        for (_, outcome) in outcomes.iter().filter(|(_, outcome)| !outcome.comments.is_empty()) {
+    fn print_comments(outcomes: &[Outcome]) -> Done {
+        for outcome in outcomes.iter().filter(|outcome| !outcome.comments.is_empty()) {
             for remark in &outcome.change.remarks {
                 terminal::remark(remark);
             }

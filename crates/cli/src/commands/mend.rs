@@ -7,8 +7,8 @@ use vinequill_core::mend::{self, Wish};
 use vinequill_core::review::FileReading;
 use vinequill_project::Decoded;
 
-use crate::editing::{Change, How, Piece, Words, deliver, header_of, show};
-use crate::exit::{Done, Exit};
+use crate::editing::{Change, How, Piece, Words, deliver, deliver_given, header_of};
+use crate::exit::Done;
 use crate::options::common::Common;
 use crate::session::Session;
 use crate::terminal;
@@ -49,9 +49,7 @@ impl Mend {
         })?;
         let unread = session.complain(visited.unread.iter());
         if let (Some(path), [(_, change)]) = (given, visited.files.as_slice()) {
-            show(&path.to_string_lossy(), &change.before, &change.after)?;
-            let differs = change.before.text != change.after;
-            return Ok(unread.max(if self.how.check && differs { Exit::Found } else { Exit::Clean }));
+            return Ok(deliver_given(path, &self.how, change)?.max(unread));
         }
         let exit = deliver(&session, &self.how, self.common.quiet, WORDS, &visited.files)?;
         if self.common.verbose && !self.how.ask {

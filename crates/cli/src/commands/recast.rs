@@ -8,11 +8,10 @@ use vinequill_core::recast::{self, Left};
 use vinequill_core::review::FileReading;
 use vinequill_project::Decoded;
 
-use crate::editing::{Change, How, Piece, Words, deliver, header_of, show};
-use crate::exit::{Done, Exit};
+use crate::editing::{Change, How, Piece, Words, deliver, deliver_given, header_of};
+use crate::exit::Done;
 use crate::options::common::Common;
 use crate::session::Session;
-use crate::terminal;
 
 /// Options of `recast`.
 #[derive(Debug, Args)]
@@ -44,10 +43,7 @@ impl Recast {
         let unread = session.complain(visited.unread.iter());
         let changes: Vec<_> = visited.files.into_iter().flatten().collect();
         if let (Some(path), [(_, change)]) = (given, changes.as_slice()) {
-            change.remarks.iter().for_each(|remark| terminal::remark(remark));
-            show(&path.to_string_lossy(), &change.before, &change.after)?;
-            let differs = change.before.text != change.after;
-            return Ok(unread.max(if self.how.check && differs { Exit::Found } else { Exit::Clean }));
+            return Ok(deliver_given(path, &self.how, change)?.max(unread));
         }
         Ok(deliver(&session, &self.how, self.common.quiet, WORDS, &changes)?.max(unread))
     }

@@ -1,5 +1,7 @@
 //! A change to one file: shown as a diff, written, or only told of.
 
+use std::path::Path;
+
 use clap::Args;
 use similar::TextDiff;
 use vinequill_core::reading::Parsers;
@@ -52,6 +54,11 @@ pub(crate) struct Words {
 }
 
 impl How {
+    /// Returns how a run ends that shows a change.
+    pub(crate) fn exit(&self, change: &Change) -> Exit {
+        if self.check && change.before.text != change.after { Exit::Found } else { Exit::Clean }
+    }
+
     /// Refuses what cannot be done with standard input.
     pub(crate) fn check_given(&self, given: bool) -> Result<(), Failure> {
         let option = if self.write { "--write" } else { "--ask" };
@@ -67,6 +74,15 @@ impl How {
         }
         Ok(())
     }
+}
+
+/// Shows a change to what came from standard input: there is no file to write to.
+pub(crate) fn deliver_given(path: &Path, how: &How, change: &Change) -> Done {
+    for remark in &change.remarks {
+        terminal::remark(remark);
+    }
+    show(&path.to_string_lossy(), &change.before, &change.after)?;
+    Ok(how.exit(change))
 }
 
 /// Shows, writes or asks about changes, in the order of their files.
@@ -96,9 +112,7 @@ pub(crate) fn deliver(
             continue;
         }
         tally.differs = true;
-        if how.check {
-            exit = exit.max(Exit::Found);
-        }
+        exit = exit.max(how.exit(change));
         if how.write {
             match write(&file.path, &change.before, &change.after, file.language, &mut Parsers::new()) {
                 Ok(()) => tally.add(change.amount),
@@ -149,7 +163,7 @@ impl Tally {
 }
 
 /// Prints a unified diff. For programs it is in the file's own bytes, so that it applies to them.
-pub(crate) fn show(path: &str, before: &Decoded, after: &str) -> std::io::Result<()> {
+fn show(path: &str, before: &Decoded, after: &str) -> std::io::Result<()> {
     let marked = |text: &str| format!("\u{feff}{text}");
     let text = match before.encoding {
         Encoding::Utf8Marked => diff(path, &marked(&before.text), &marked(after)),

@@ -4,4 +4,4 @@ mod ask;
 mod change;
 
 pub(crate) use ask::{Piece, header_of};
-pub(crate) use change::{Change, How, Words, deliver, show};
+pub(crate) use change::{Change, How, Words, deliver, deliver_given};

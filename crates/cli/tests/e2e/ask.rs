@@ -17,21 +17,31 @@ fn start(workshop: &Workshop, arguments: &[&str], editor: &str) -> PtySession {
     rexpect::session::spawn_command(command, Some(20_000)).expect("the terminal opens")
 }
 
+/// Waits for the next question and returns what was shown before it.
+fn asked(terminal: &mut PtySession) -> String {
+    terminal.exp_string(QUESTION).expect("it asks")
+}
+
+/// Types an answer.
+fn answer(terminal: &mut PtySession, text: &str) {
+    terminal.send_line(text).expect("it takes input");
+}
+
 const QUESTION: &str = "quit [y/n/e/a/q] ";
 
 #[test]
 fn yes_writes_and_no_leaves() {
     let workshop = Workshop::with(&[("Scale.java", TWO)]);
     let mut terminal = start(&workshop, &["draft", "--ask", "Scale.java"], "true");
-    let first = terminal.exp_string(QUESTION).expect("it asks");
+    let first = asked(&mut terminal);
     assert!(first.contains("Scale.java:3  a comment for `tare`"), "{first}");
     assert!(first.contains("public void tare()"), "{first}");
-    terminal.send_line("perhaps").expect("it takes input");
+    answer(&mut terminal, "perhaps");
     terminal.exp_string("type y, n, e, a or q").expect("it says what it takes");
-    terminal.exp_string(QUESTION).expect("it asks again");
-    terminal.send_line("n").expect("it takes input");
-    terminal.exp_string(QUESTION).expect("it asks about the next");
-    terminal.send_line("y").expect("it takes input");
+    asked(&mut terminal);
+    answer(&mut terminal, "n");
+    asked(&mut terminal);
+    answer(&mut terminal, "y");
     terminal.exp_string("1 comment drafted in 1 file").expect("it says what it did");
     let text = String::from_utf8(workshop.read("Scale.java")).unwrap();
     assert_eq!(text.matches("TODO: describe").count(), 1, "{text}");
@@ -42,9 +52,9 @@ fn yes_writes_and_no_leaves() {
 fn what_was_accepted_is_written_however_it_ends() {
     let workshop = Workshop::with(&[("Scale.java", TWO)]);
     let mut terminal = start(&workshop, &["draft", "--ask", "Scale.java"], "true");
-    terminal.exp_string(QUESTION).expect("it asks");
-    terminal.send_line("y").expect("it takes input");
-    terminal.exp_string(QUESTION).expect("it asks about the next");
+    asked(&mut terminal);
+    answer(&mut terminal, "y");
+    asked(&mut terminal);
     terminal.send_control('c').expect("it is interrupted");
     terminal.exp_eof().expect("it ends");
     let text = String::from_utf8(workshop.read("Scale.java")).unwrap();
@@ -57,11 +67,11 @@ fn all_takes_the_rest_of_the_file_and_quit_stops() {
     let workshop =
         Workshop::with(&[("A.java", &TWO.replace("Scale", "A")), ("B.java", &TWO.replace("Scale", "B"))]);
     let mut terminal = start(&workshop, &["draft", "--ask", "."], "true");
-    terminal.exp_string(QUESTION).expect("it asks");
-    terminal.send_line("a").expect("it takes input");
-    let next = terminal.exp_string(QUESTION).expect("it asks about the next file");
+    asked(&mut terminal);
+    answer(&mut terminal, "a");
+    let next = asked(&mut terminal);
     assert!(next.contains("B.java:3"), "{next}");
-    terminal.send_line("q").expect("it takes input");
+    answer(&mut terminal, "q");
     terminal.exp_string("2 comments drafted in 1 file").expect("it says what it did");
     assert_eq!(workshop.read("B.java"), TWO.replace("Scale", "B").as_bytes());
 }
@@ -73,10 +83,10 @@ fn an_editor_changes_what_is_written() {
     script.write_all(b"sed -i 's/TODO: describe/Sets the scale to zero./' \"$1\"\n").unwrap();
     drop(script);
     let mut terminal = start(&workshop, &["draft", "--ask", "Scale.java"], "sh editor.sh");
-    terminal.exp_string(QUESTION).expect("it asks");
-    terminal.send_line("e").expect("it takes input");
-    terminal.exp_string(QUESTION).expect("it asks about the next");
-    terminal.send_line("n").expect("it takes input");
+    asked(&mut terminal);
+    answer(&mut terminal, "e");
+    asked(&mut terminal);
+    answer(&mut terminal, "n");
     terminal.exp_string("1 comment drafted").expect("it says what it did");
     let text = String::from_utf8(workshop.read("Scale.java")).unwrap();
     assert!(text.contains("    /** Sets the scale to zero. */\n    public void tare"), "{text}");
@@ -88,9 +98,9 @@ fn repairs_that_need_a_decision_are_asked_about() {
     let workshop = Workshop::with(&[("Scale.java", text)]);
     assert_eq!(workshop.run(&["mend"]).out, "");
     let mut terminal = start(&workshop, &["mend", "--ask"], "true");
-    let shown = terminal.exp_string(QUESTION).expect("it asks");
+    let shown = asked(&mut terminal);
     assert!(shown.contains("comment.ordinary: "), "{shown}");
-    terminal.send_line("y").expect("it takes input");
+    answer(&mut terminal, "y");
     terminal.exp_string("1 repair in 1 file").expect("it says what it did");
     assert!(String::from_utf8(workshop.read("Scale.java")).unwrap().contains("/** Sets the empty crate"));
 }

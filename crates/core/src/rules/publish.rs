@@ -3,6 +3,7 @@
 
 use super::FileContext;
 use crate::model::{Carrier, Declaration, RawComment};
+use crate::notations;
 use crate::reading::{CommentPlace, Place, wrap};
 use crate::text::{Edit, Source, Span};
 
@@ -27,7 +28,7 @@ pub(super) fn dressed(file: &FileContext<'_>, comment: &RawComment, declaration:
             vec![Edit { span, text: wanted.to_owned() }]
         }
         _ => {
-            let lines = if is_xml(file) { as_summary(&lines) } else { lines };
+            let lines = if is_xml(file) { as_summary(file, &lines) } else { lines };
             let indent = file.source.indent_at(comment.span.start);
             vec![Edit { span: comment.span, text: wrap(own, &lines, indent, file.source.line_ending()) }]
         }
@@ -72,7 +73,6 @@ fn moved_into_body(
 ) -> Option<Vec<Edit>> {
     let own = own_lines(file.source, comment.span)?;
     let place = Place { source: file.source, outline: file.outline, carrier: file.language.carrier };
-    // Of several lines the first stands alone as the summary only when it is a sentence.
     let (edit, _) = place.first_in_body(declaration.header_end, declaration.span, lines).ok()?;
     Some(vec![Edit { span: own, text: String::new() }, edit])
 }
@@ -151,9 +151,9 @@ fn is_xml(file: &FileContext<'_>) -> bool {
 }
 
 /// Makes plain text the summary of an XML comment.
-fn as_summary(lines: &[String]) -> Vec<String> {
-    let escaped =
-        lines.iter().map(|line| line.replace('&', "&amp;").replace('<', "&lt;").replace('>', "&gt;"));
+fn as_summary(file: &FileContext<'_>, lines: &[String]) -> Vec<String> {
+    let writer = notations::get(file.language.notation).map(|notation| notation.writer);
+    let escaped = lines.iter().map(|line| writer.map_or_else(|| line.clone(), |writer| writer.escape(line)));
     let mut out = vec!["<summary>".to_owned()];
     out.extend(escaped);
     out.push("</summary>".to_owned());
