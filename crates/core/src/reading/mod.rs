@@ -1,14 +1,16 @@
 //! From text to outline: what every language needs, written once.
 //!
 //! `mask` decides what the grammar is given; `walk` goes through the tree once and asks the language's
-//! `Grammar` what a node declares or does; `flow` works out what leaves a body; `comments` takes
-//! comments apart into lines; `attach` finds out which declaration each belongs to. The other way round,
-//! `carrying` puts lines into comment marks, and `placing` puts a comment where its readers look for it.
+//! `Grammar` what a node declares or does; `flow` works out what leaves a body; `gather` takes the comments
+//! on the way, `comments` takes them apart into lines; `attach` finds out which declaration each belongs to.
+//! The other way round, `carrying` puts lines into comment marks, and `placing` puts a comment where its
+//! readers look for it.
 
 mod attach;
 mod carrying;
 mod comments;
 mod flow;
+mod gather;
 mod grammar;
 mod language;
 mod mask;

@@ -5,10 +5,10 @@ use smol_str::{SmolStr, format_smolstr};
 use tree_sitter::{Node, Tree};
 
 use super::flow::{self, Flow};
-use super::{Action, Given, Grammar, Next, Raised, Table, Token, Wishes, comments};
+use super::{Action, Given, Grammar, Next, Raised, Table, Token, Wishes, gather};
 use crate::model::{
-    Answer, Body, Call, Carrier, CommentId, DeclId, Declaration, Doc, Excuse, Kind, Misplaced, Name, Origin,
-    Outline, RawComment, Receiver, Surface, Thrown,
+    Answer, Body, Call, Carrier, CommentId, DeclId, Declaration, Doc, Excuse, Kind, Name, Origin, Outline,
+    RawComment, Receiver, Surface, Thrown,
 };
 use crate::text::{Source, Span, narrow};
 
@@ -60,7 +60,7 @@ pub struct Walk<'t, N: 'static> {
     /// The node that the grammar is being asked about.
     current: Span,
     /// What is wanted besides.
-    wishes: Wishes<'t>,
+    pub(super) wishes: Wishes<'t>,
 }
 
 impl<'t, N: Copy> Walk<'t, N> {
@@ -491,7 +491,7 @@ pub(super) fn walk<G: Grammar>(
         }
     }
     walk.leave(0);
-    sort_comments(&mut walk.outline);
+    gather::sort(&mut walk.outline);
     doubt_broken(&mut walk.outline);
     grammar.finish(&mut walk);
     conclude(&mut walk, grammar.serves().hierarchy);
@@ -510,7 +510,7 @@ fn visit<'t, G: Grammar>(grammar: &G, walk: &mut Walk<'t, G::Node>, node: Node<'
         Action::Over => Next::Over,
         Action::Into => Next::Into,
         Action::Comment => {
-            take_comment(grammar, walk, node);
+            gather::take(grammar, walk, node);
             Next::Over
         }
         Action::Separator => {
@@ -532,94 +532,6 @@ fn note_unparsed<N: Copy>(walk: &mut Walk<'_, N>, node: Node<'_>) {
     let found = span(node);
     if walk.outline.unparsed.last().is_none_or(|last| !last.contains(found)) && !found.is_empty() {
         walk.outline.unparsed.push(found);
-    }
-}
-
-fn take_comment<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Node<'_>) {
-    let text = walk.text(node);
-    let bare = text.trim_end();
-    let at = Span::of(node.start_byte(), node.start_byte() + bare.len());
-    let mut form = grammar.comment(bare);
-    if form.doc == Doc::No && walk.wishes.take(bare) {
-        form.doc = Doc::Yes;
-    }
-    let (doc, candidate) =
-        (matches!(form.doc, Doc::Yes | Doc::Back | Doc::Elsewhere), form.doc == Doc::IfAbove);
-    let source = walk.source.text();
-    let line_start = walk.source.line_start(node.start_byte());
-    let trailing = !source[line_start..node.start_byte()].trim().is_empty();
-    if let Carrier::Lines { mark } = form.carrier {
-        // Docstrings are taken ahead of the comments before them.
-        let last = walk.outline.comments.iter_mut().rfind(|comment| comment.carrier != Carrier::Docstring);
-        if let Some(last) = last.filter(|last| last.span.end <= at.start) {
-            let gap = &source[last.span.end as usize..node.start_byte()];
-            let joined = gap.trim().is_empty() && gap.matches('\n').count() == 1;
-            let alike = last.carrier == form.carrier
-                // Where plain lines are documentation, the first may have a mark of its own.
-                || (candidate && matches!(last.carrier, Carrier::Lines { .. }));
-            // What goes on behind a line's code is part of what began there.
-            let apart = trailing || (last.attached && !matches!(last.standing, Doc::Back | Doc::Elsewhere));
-            let same = last.standing == form.doc
-                || (last.standing == Doc::Elsewhere && matches!(form.doc, Doc::Yes | Doc::IfAbove))
-                || (last.standing == Doc::IfAbove && form.doc == Doc::Elsewhere);
-            if alike && same && joined && !apart {
-                last.span.end = at.end;
-                if doc || candidate {
-                    last.lines.push(line_text(source, at, mark, candidate));
-                }
-                return;
-            }
-        }
-    }
-    let lines = match form.carrier {
-        Carrier::Lines { mark } if doc || candidate => {
-            vec![line_text(source, at, mark, candidate)]
-        }
-        Carrier::Block { open, close } if doc || candidate => {
-            comments::block_lines(source, at, open.len(), close.len())
-        }
-        Carrier::Lines { .. } | Carrier::Block { .. } | Carrier::Docstring => Vec::new(),
-    };
-    let comment = RawComment {
-        span: at,
-        carrier: form.carrier,
-        doc,
-        standing: form.doc,
-        in_body: walk.in_code(),
-        owner: walk.owner(),
-        // A comment behind code on its line belongs to that code, never to what follows.
-        attached: trailing || form.doc == Doc::Elsewhere,
-        lines,
-    };
-    walk.outline.comments.push(comment);
-}
-
-/// Returns the text of a comment line; where plain comments are documentation, a divider has none.
-fn line_text(source: &str, at: Span, mark: &str, candidate: bool) -> Span {
-    let text = comments::without_mark(&source[at.range()], at.start as usize, mark);
-    let divider = candidate && source[text.range()].bytes().all(|b| b"-=*#~_/ ".contains(&b));
-    if divider { Span::at(text.end) } else { text }
-}
-
-/// Puts comments into source order: docstrings were taken ahead of the comments before them.
-fn sort_comments(outline: &mut Outline) {
-    if outline.comments.is_sorted_by_key(|comment| comment.span.start) {
-        return;
-    }
-    let mut order: Vec<usize> = (0..outline.comments.len()).collect();
-    order.sort_by_key(|&at| outline.comments[at].span.start);
-    let mut new_place = vec![CommentId(0); order.len()];
-    for (new, &old) in order.iter().enumerate() {
-        new_place[old] = CommentId(narrow(new));
-    }
-    outline.comments = order.iter().map(|&old| outline.comments[old].clone()).collect();
-    for declaration in &mut outline.declarations {
-        let attached = &mut declaration.comment;
-        attached.doc = attached.doc.map(|id| new_place[id.0 as usize]);
-        attached.misplaced = attached.misplaced.map(|misplaced| match misplaced {
-            Misplaced::Detached(id) => Misplaced::Detached(new_place[id.0 as usize]),
-            Misplaced::Ordinary(id) => Misplaced::Ordinary(new_place[id.0 as usize]),
-        });
     }
 }
 
