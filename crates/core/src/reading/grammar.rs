@@ -246,8 +246,8 @@ impl<G: Grammar> GrammarReader<G> {
     ) -> Option<(Tree, Given<'s>)> {
         let language = self.0.table().language();
         let mut given = self.0.mask(source.text());
-        if wishes.calls {
-            // What is called in a body shows in the body.
+        if wishes.calls || wishes.remarks {
+            // What is called or remarked in a body shows in the body.
             given = given.with_all();
         }
         let mut tree = parsers.parse(self.key(), language, &given)?;

@@ -98,6 +98,8 @@ pub struct Wishes<'m> {
     pub doc_marks: &'m [String],
     /// Note what is called where, of which nothing else needs to be known.
     pub calls: bool,
+    /// Gather every comment, those in bodies without any fact included.
+    pub remarks: bool,
 }
 
 impl Wishes<'_> {
@@ -182,6 +184,8 @@ pub struct Language {
     pub asks_fields: bool,
     /// Whether signatures may leave types open, so that an entry that gives one says something.
     pub untyped: bool,
+    /// Whether a statement ends with its line, without a sign.
+    pub ends_with_line: bool,
     /// How the documentation is carried when a draft writes it.
     pub carrier: Carrier,
     /// How entries are spelt where one notation serves several languages.
@@ -234,6 +238,7 @@ impl Language {
             demand: Demand::of(Owe::BeyondSummary),
             asks_fields: false,
             untyped: false,
+            ends_with_line: false,
             carrier: Carrier::Block { open: "/**", close: "*/" },
             dialect: Dialect::Plain,
             place: CommentPlace::Above,

@@ -371,6 +371,14 @@ impl<'t, N: Copy> Walk<'t, N> {
         }
     }
 
+    /// Tells whether a body holds no statement; one that was left out of what the grammar was given holds some.
+    #[must_use]
+    pub fn does_nothing(&self, body: Node<'t>) -> bool {
+        let remark = |line: &str| line.is_empty() || line.starts_with(['/', '*', '#']);
+        let inner = self.text(body).trim_start_matches('{').trim_end_matches('}');
+        self.children(body).is_empty() && inner.lines().all(|line| remark(line.trim()))
+    }
+
     /// Notes that something of unknown type is thrown.
     pub fn raises_unknown(&mut self) {
         if let Some(flow) = self.flow() {
@@ -524,7 +532,38 @@ fn visit<'t, G: Grammar>(grammar: &G, walk: &mut Walk<'t, G::Node>, node: Node<'
         }
     };
     // What was not understood is noted wherever it stands.
-    if next == Next::Over && node.has_error() { Next::Into } else { next }
+    if next == Next::Over && node.has_error() {
+        return Next::Into;
+    }
+    if next == Next::Over && walk.wishes.remarks {
+        take_remarks(grammar, walk, node);
+    }
+    next
+}
+
+/// Gathers the comments inside a node that is passed over.
+fn take_remarks<'t, G: Grammar>(grammar: &G, walk: &mut Walk<'t, G::Node>, node: Node<'t>) {
+    let mut cursor = node.walk();
+    let mut depth = 0;
+    let mut down = true;
+    loop {
+        if down && cursor.goto_first_child() {
+            depth += 1;
+        } else {
+            while !cursor.goto_next_sibling() {
+                if depth <= 1 || !cursor.goto_parent() {
+                    return;
+                }
+                depth -= 1;
+            }
+        }
+        let inner = cursor.node();
+        let is_comment = walk.table.action(inner) == Action::Comment;
+        if is_comment {
+            gather::take(grammar, walk, inner);
+        }
+        down = !is_comment;
+    }
 }
 
 /// Notes an error range; errors inside an error are part of it.

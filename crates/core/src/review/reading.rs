@@ -14,7 +14,7 @@ use crate::model::{
 };
 use crate::notations::{self, Lines};
 use crate::reading::{INSTRUCTION, Language, Parsers, Wishes};
-use crate::rules::{FileContext, PASSED};
+use crate::rules::{FileContext, LEFTOVER_CODE, LEFTOVER_TODO, PASSED, Rule};
 use crate::settings::{LanguageSettings, Settings};
 use crate::text::{Source, Span};
 
@@ -186,7 +186,12 @@ impl<'a> FileReading<'a> {
 
 /// What the settings want of a reading.
 fn wishes(settings: &LanguageSettings) -> Wishes<'_> {
-    Wishes { doc_marks: &settings.doc_marks, calls: settings.level(PASSED.id) != Level::None }
+    let wanted = |rule: &Rule| settings.level(rule.id) != Level::None;
+    Wishes {
+        doc_marks: &settings.doc_marks,
+        calls: wanted(&PASSED),
+        remarks: wanted(&LEFTOVER_TODO) || wanted(&LEFTOVER_CODE),
+    }
 }
 
 /// Settles what only comment and signature together tell.

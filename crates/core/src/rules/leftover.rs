@@ -5,7 +5,7 @@ use super::{FileContext, Findings};
 use crate::model::{Level, RawComment, RuleId};
 use crate::text::Span;
 
-pub(super) static TODO: Rule = Rule {
+pub(crate) static TODO: Rule = Rule {
     id: RuleId::new("leftover.todo"),
     level: Level::None,
     says: "a comment holds a reminder",
@@ -19,7 +19,7 @@ pub(super) static TODO: Rule = Rule {
     check: Check::File(todo),
 };
 
-pub(super) static CODE: Rule = Rule {
+pub(crate) static CODE: Rule = Rule {
     id: RuleId::new("leftover.code"),
     level: Level::None,
     says: "a comment holds code that was commented out",
@@ -70,7 +70,7 @@ fn is_code(file: &FileContext<'_>, comment: &RawComment) -> bool {
         .lines()
         .map(|line| line.trim_matches(|c: char| c.is_whitespace() || matches!(c, '/' | '*' | '#')));
     let said: Vec<&str> = lines.filter(|line| !line.is_empty()).collect();
-    let sure = said.iter().filter(|line| is_statement(line, file.language.untyped)).count();
+    let sure = said.iter().filter(|line| is_statement(line, file.language.ends_with_line)).count();
     let open = said.iter().filter(|line| is_bracket(line)).count();
     sure > 0 && sure + open == said.len()
 }

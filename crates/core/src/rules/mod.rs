@@ -29,6 +29,7 @@ mod waiver;
 mod yields;
 
 pub use context::{Asking, Context, FileContext, Findings};
+pub(crate) use leftover::{CODE as LEFTOVER_CODE, TODO as LEFTOVER_TODO};
 pub use rule::{Check, Example, Rule};
 pub(crate) use throws::PASSED;
 pub(crate) use waiver::UNUSED;

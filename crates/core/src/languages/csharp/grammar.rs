@@ -3,12 +3,13 @@
 use std::ops::Range;
 use std::sync::LazyLock;
 
-use aho_corasick::AhoCorasick;
 use tree_sitter::Node;
 
 use super::kinds::{self, CSharp};
 use super::{CSHARP, declare, flow};
-use crate::languages::shared::{Braces, block_form, first_branches, is_test_path, without_plain_bodies};
+use crate::languages::shared::{
+    Braces, Heads, block_form, first_branches, is_test_path, literals, plain_words, without_plain_bodies,
+};
 use crate::reading::{CommentForm, Given, Grammar, Language, Next, Scope, Vocabulary, Walk};
 use crate::text::Span;
 
@@ -19,12 +20,15 @@ pub(in crate::languages) struct CSharpGrammar;
 pub(in crate::languages) static GRAMMAR: CSharpGrammar = CSharpGrammar;
 
 static BRACES: Braces = Braces {
-    facts: &["hrow", "/**", "///", "class ", "yield", "=>", "nameof", "#if", "#el", "#end"],
+    facts: LazyLock::new(|| plain_words(&["hrow", "/**", "///", "class ", "yield", "nameof"])),
     statements: &[
         "if", "for", "foreach", "while", "switch", "catch", "try", "lock", "using", "fixed", "else", "do",
         "return", "checked", "unchecked", "when",
     ],
-    finder: LazyLock::new(|| AhoCorasick::new(BRACES.facts).expect("plain words compile")),
+    heads: Heads::Parameters,
+    literals: (b"\"'", literals::c_like),
+    nested_comments: false,
+    hash_comments: false,
 };
 
 /// Finds what is assigned to the result of a call with `ref`, on lines with an error: the grammar reads no
@@ -60,7 +64,7 @@ impl Grammar for CSharpGrammar {
     }
 
     fn mask<'s>(&self, text: &'s str) -> Given<'s> {
-        without_plain_bodies(text, &BRACES)
+        without_plain_bodies(Given::all(text), text, &BRACES)
     }
 
     fn mask_again<'s>(&self, text: &'s str, errors: &[Span], attempt: usize) -> Option<Given<'s>> {

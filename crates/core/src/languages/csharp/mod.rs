@@ -28,6 +28,7 @@ pub(super) static CSHARP: Language = Language {
     demand: Demand::of(Owe::BeyondSummary),
     asks_fields: true,
     untyped: false,
+    ends_with_line: false,
     carrier: Carrier::Lines { mark: "///" },
     dialect: Dialect::Plain,
     place: CommentPlace::Above,

@@ -6,18 +6,23 @@
 
 mod declare;
 
+use std::sync::LazyLock;
+
 use tree_sitter::Node;
 
-use crate::languages::shared::is_test_path;
+use crate::languages::shared::{
+    Braces, Heads, Opens, is_test_path, literals, plain_words, without_plain_bodies,
+};
 use crate::model::{Carrier, Doc, NotationId};
 use crate::reading::{
-    CommentForm, CommentPlace, Demand, Examples, Grammar, GrammarReader, Language, Next, Owe, Vocabulary,
-    Walk, kinds,
+    CommentForm, CommentPlace, Demand, Examples, Given, Grammar, GrammarReader, Language, Next, Owe,
+    Vocabulary, Walk, kinds,
 };
 
 /// Go.
 pub(super) static GO: Language = Language {
     endings: &[".go"],
+    ends_with_line: true,
     notations: &[NotationId::new("prose")],
     notation: NotationId::new("prose"),
     demand: Demand::of(Owe::Never),
@@ -63,6 +68,21 @@ kinds! {
     fields { "body", "name", "parameters", "receiver", "result", "type", "type_parameters" }
 }
 
+/// No body tells anything.
+static BRACES: Braces = Braces {
+    facts: LazyLock::new(|| plain_words(&[])),
+    statements: &[],
+    heads: Heads::Words { words: &["func"], part: &['\n'], opens: on_one_line },
+    literals: (b"\"'`", literals::go),
+    nested_comments: false,
+    hash_comments: false,
+};
+
+/// Results stand on the line of the brace.
+fn on_one_line(results: &str) -> Opens {
+    if results.contains('\n') { Opens::Other } else { Opens::Typed }
+}
+
 /// The grammar of Go.
 pub(in crate::languages) struct GoGrammar;
 
@@ -78,6 +98,10 @@ impl Grammar for GoGrammar {
 
     fn serves(&self) -> &'static Language {
         &GO
+    }
+
+    fn mask<'s>(&self, text: &'s str) -> Given<'s> {
+        without_plain_bodies(Given::all(text), text, &BRACES)
     }
 
     fn comment(&self, text: &str) -> CommentForm {

@@ -2,12 +2,13 @@
 
 use std::sync::LazyLock;
 
-use aho_corasick::AhoCorasick;
 use tree_sitter::Node;
 
 use super::kinds::{self, Java};
 use super::{JAVA, declare, flow};
-use crate::languages::shared::{Braces, block_form, is_test_path, without_plain_bodies};
+use crate::languages::shared::{
+    Braces, Heads, block_form, is_test_path, literals, plain_words, without_plain_bodies,
+};
 use crate::reading::{CommentForm, Given, Grammar, Language, Next, Scope, Vocabulary, Walk};
 
 /// The grammar of Java.
@@ -17,14 +18,19 @@ pub(in crate::languages) struct JavaGrammar;
 pub(in crate::languages) static GRAMMAR: JavaGrammar = JavaGrammar;
 
 static BRACES: Braces = Braces {
-    facts: &[
-        "throw", "/**", "///", "class ", "interface ", "enum ", "record ", "Objects.require",
-        "Objects.check", "@Override",
-    ],
+    facts: LazyLock::new(|| {
+        plain_words(&[
+            "throw", "/**", "///", "class ", "interface ", "enum ", "record ", "Objects.require",
+            "Objects.check", "@Override",
+        ])
+    }),
     statements: &[
         "if", "for", "while", "switch", "catch", "try", "synchronized", "else", "do", "return", "assert",
     ],
-    finder: LazyLock::new(|| AhoCorasick::new(BRACES.facts).expect("plain words compile")),
+    heads: Heads::Parameters,
+    literals: (b"\"'", literals::c_like),
+    nested_comments: false,
+    hash_comments: false,
 };
 
 impl Grammar for JavaGrammar {
@@ -41,7 +47,7 @@ impl Grammar for JavaGrammar {
     }
 
     fn mask<'s>(&self, text: &'s str) -> Given<'s> {
-        without_plain_bodies(text, &BRACES)
+        without_plain_bodies(Given::all(text), text, &BRACES)
     }
 
     fn comment(&self, text: &str) -> CommentForm {

@@ -26,6 +26,7 @@ pub(super) static JAVA: Language = Language {
     demand: Demand::of(Owe::BeyondSummary),
     asks_fields: true,
     untyped: false,
+    ends_with_line: false,
     carrier: Carrier::Block { open: "/**", close: "*/" },
     dialect: Dialect::Plain,
     place: CommentPlace::Above,

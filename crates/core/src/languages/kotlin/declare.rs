@@ -264,7 +264,7 @@ pub(super) fn secondary<'t>(walk: &mut Walk<'t, Kotlin>, node: Node<'t>) {
     declaration.signature.parameters = parameters(walk, node);
     declaration.signature.returns = Returns::nothing();
     declaration.signature.throws = modifiers.throws;
-    if declaration.signature.parameters.is_empty() && body.is_none_or(|body| walk.children(body).is_empty()) {
+    if declaration.signature.parameters.is_empty() && body.is_none_or(|body| walk.does_nothing(body)) {
         declaration.excuses.push(Excuse::EmptyConstructors);
     }
     walk.enter(declaration);

@@ -8,9 +8,14 @@ mod declare;
 mod flow;
 mod mask;
 
+use std::sync::LazyLock;
+
 use tree_sitter::Node;
 
-use crate::languages::shared::{JVM_AMBIENT, JVM_EXCEPTIONS, JVM_WORDS, block_form, is_test_path};
+use crate::languages::shared::{
+    Braces, Heads, JVM_AMBIENT, JVM_EXCEPTIONS, JVM_WORDS, Opens, block_form, is_test_path, literals,
+    plain_words, without_plain_bodies,
+};
 use crate::model::{Dialect, NotationId};
 use crate::reading::{
     CommentForm, Demand, Deprecation, Examples, Given, Grammar, GrammarReader, Language, Next, Owe, Scope,
@@ -21,6 +26,7 @@ use crate::text::Span;
 /// Kotlin.
 pub(super) static KOTLIN: Language = Language {
     endings: &[".kt", ".kts"],
+    ends_with_line: true,
     notations: &[NotationId::new("tags")],
     demand: Demand::of(Owe::OnceStarted),
     dialect: Dialect::Kotlin,
@@ -83,6 +89,25 @@ kinds! {
     fields { "condition", "name", "type" }
 }
 
+static BRACES: Braces = Braces {
+    facts: LazyLock::new(|| {
+        plain_words(&[
+            "throw", "fun ", "fun<", "class ", "interface ", "object", "require", "check", "error(", "TODO(",
+            "/**",
+        ])
+    }),
+    statements: &["if", "for", "while", "when", "catch", "try", "else", "do", "finally", "return", "in"],
+    heads: Heads::Words { words: &["fun"], part: &['\n', '='], opens: type_on_one_line },
+    literals: (b"\"'`", literals::kotlin),
+    nested_comments: true,
+    hash_comments: false,
+};
+
+/// Nothing but a type stands between parameters and body.
+fn type_on_one_line(between: &str) -> Opens {
+    if between.contains(['\n', '=']) { Opens::Other } else { Opens::Typed }
+}
+
 /// The grammar of Kotlin.
 pub(in crate::languages) struct KotlinGrammar;
 
@@ -101,7 +126,7 @@ impl Grammar for KotlinGrammar {
     }
 
     fn mask<'s>(&self, text: &'s str) -> Given<'s> {
-        mask::mask(text)
+        without_plain_bodies(mask::mask(text), text, &BRACES)
     }
 
     fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
@@ -141,6 +166,7 @@ impl Grammar for KotlinGrammar {
             Kotlin::Catch => flow::handles(walk, node),
             Kotlin::If => flow::guard(walk, node),
             Kotlin::Call => flow::calls(walk, node),
+            Kotlin::Block | Kotlin::Body => walk.calls_left_out(node),
             Kotlin::Modifiers
             | Kotlin::Parameters
             | Kotlin::ParameterModifiers
@@ -155,8 +181,6 @@ impl Grammar for KotlinGrammar {
             }
             Kotlin::Annotated
             | Kotlin::Annotation
-            | Kotlin::Block
-            | Kotlin::Body
             | Kotlin::ClassParameter
             | Kotlin::ClassParameters
             | Kotlin::Delegation

@@ -104,7 +104,7 @@ pub(super) fn callable<'t>(walk: &mut Walk<'t, Php>, node: Node<'t>, is: Php) {
     if MAGIC.contains(&text) {
         declaration.excuses.push(Excuse::Conventional);
     }
-    let empty = walk.field(node, "body").is_some_and(|body| walk.children(body).is_empty());
+    let empty = walk.field(node, "body").is_some_and(|body| walk.does_nothing(body));
     if constructor && declaration.signature.parameters.is_empty() && empty {
         declaration.excuses.push(Excuse::EmptyConstructors);
     }

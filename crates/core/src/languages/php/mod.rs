@@ -7,12 +7,17 @@
 mod declare;
 mod types;
 
+use std::sync::LazyLock;
+
 use tree_sitter::Node;
 
-use crate::languages::shared::{block_form, is_test_path, note_guard_in};
+use crate::languages::shared::{
+    Braces, Heads, Opens, block_form, is_test_path, literals, note_guard_in, plain_words,
+    without_plain_bodies,
+};
 use crate::model::{Carrier, Dialect, Doc, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Deprecation, Examples, Grammar, GrammarReader, Language, Next, Owe, Scope,
+    CommentForm, Demand, Deprecation, Examples, Given, Grammar, GrammarReader, Language, Next, Owe, Scope,
     Vocabulary, Walk, kinds,
 };
 
@@ -84,6 +89,25 @@ kinds! {
     }
 }
 
+static BRACES: Braces = Braces {
+    facts: LazyLock::new(|| {
+        plain_words(&["throw", "function", "fn(", "fn (", "class", "yield", "/**", "<<<", "#["])
+    }),
+    statements: &[
+        "if", "elseif", "for", "foreach", "while", "switch", "catch", "match", "isset", "empty", "list",
+        "array", "unset", "return", "declare", "exit", "echo", "print", "and", "or", "use",
+    ],
+    heads: Heads::Words { words: &["function"], part: &[], opens: typed_or_not },
+    literals: (b"\"'`", literals::php),
+    nested_comments: false,
+    hash_comments: true,
+};
+
+/// A colon brings the type.
+fn typed_or_not(between: &str) -> Opens {
+    if between.contains(':') { Opens::Typed } else { Opens::Untyped }
+}
+
 /// The grammar of PHP.
 pub(in crate::languages) struct PhpGrammar;
 
@@ -99,6 +123,14 @@ impl Grammar for PhpGrammar {
 
     fn serves(&self) -> &'static Language {
         &PHP
+    }
+
+    fn mask<'s>(&self, text: &'s str) -> Given<'s> {
+        // Where text without code stands between, and where texts are written in full, the pass knows too little.
+        if text.contains("?>") || text.contains("<<<") {
+            return Given::all(text);
+        }
+        without_plain_bodies(Given::all(text), text, &BRACES)
     }
 
     fn comment(&self, text: &str) -> CommentForm {
@@ -141,11 +173,11 @@ impl Grammar for PhpGrammar {
                 note_guard_in(walk, node, ("body", &[Php::Throw], &[Php::Block, Php::ExpressionStatement]))
             }
             Php::Call | Php::Creation => walk.calls(),
+            Php::Block => walk.calls_left_out(node),
             Php::Parameters | Php::Attributes | Php::Base | Php::Interfaces | Php::Traits => {
                 return Next::Over;
             }
             Php::Assignment
-            | Php::Block
             | Php::ConstElement
             | Php::ExpressionStatement
             | Php::Parameter

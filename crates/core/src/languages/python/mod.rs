@@ -34,6 +34,7 @@ pub(super) static PYTHON: Language = Language {
     demand: Demand::of(Owe::BeyondSummary),
     asks_fields: false,
     untyped: true,
+    ends_with_line: true,
     carrier: Carrier::Docstring,
     dialect: Dialect::Plain,
     place: CommentPlace::FirstInBody,

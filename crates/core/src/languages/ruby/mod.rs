@@ -22,6 +22,7 @@ pub(super) static RUBY: Language = Language {
     notations: &[NotationId::new("tags")],
     demand: Demand::of(Owe::OnceStarted),
     untyped: true,
+    ends_with_line: true,
     carrier: Carrier::Lines { mark: "#" },
     dialect: Dialect::Ruby,
     place: CommentPlace::DirectlyAbove,

@@ -9,10 +9,11 @@ mod declare;
 
 use std::sync::LazyLock;
 
-use aho_corasick::AhoCorasick;
 use tree_sitter::Node;
 
-use crate::languages::shared::{is_test_path, skims};
+use crate::languages::shared::{
+    Braces, Heads, Opens, is_test_path, literals, plain_words, skims, without_plain_bodies,
+};
 use crate::model::{Carrier, Doc, NotationId};
 use crate::reading::{
     CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Hierarchy, Language, Next, Owe, Scope,
@@ -93,14 +94,20 @@ pub(in crate::languages) struct RustGrammar;
 /// The one value of it.
 pub(in crate::languages) static GRAMMAR: RustGrammar = RustGrammar;
 
-/// What a body must not hold to be passed over.
-static FACTS: LazyLock<AhoCorasick> = LazyLock::new(|| {
-    let words = [
-        "panic!", "assert", "unwrap()", "expect(", "fn ", "struct ", "enum ", "trait ", "impl ", "impl<",
-        "macro_rules!", "///", "/**", "mod ",
-    ];
-    AhoCorasick::new(words).expect("plain words compile")
-});
+/// A body without these words is left out.
+static BRACES: Braces = Braces {
+    facts: LazyLock::new(|| {
+        plain_words(&[
+            "panic!", "assert", "unwrap()", "expect(", "fn ", "struct ", "enum ", "trait ", "impl ", "impl<",
+            "macro_rules!", "///", "/**", "mod ",
+        ])
+    }),
+    statements: &[],
+    heads: Heads::Words { words: &["fn"], part: &[], opens: |_| Opens::Typed },
+    literals: (b"\"'", literals::rust),
+    nested_comments: true,
+    hash_comments: false,
+};
 
 impl Grammar for RustGrammar {
     type Node = Rust;
@@ -111,6 +118,10 @@ impl Grammar for RustGrammar {
 
     fn serves(&self) -> &'static Language {
         &RUST
+    }
+
+    fn mask<'s>(&self, text: &'s str) -> Given<'s> {
+        without_plain_bodies(Given::all(text), text, &BRACES)
     }
 
     fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
@@ -170,7 +181,10 @@ impl Grammar for RustGrammar {
                 declare::macro_call(walk, node);
                 return Next::Over;
             }
-            Rust::Block if declare::is_function_body(walk, node) => return skims(walk, node, &FACTS),
+            Rust::Block if declare::is_function_body(walk, node) => {
+                walk.calls_left_out(node);
+                return skims(walk, node, &BRACES.facts);
+            }
             Rust::Block | Rust::FieldExpression => {}
             Rust::ConstParameter
             | Rust::FunctionModifiers

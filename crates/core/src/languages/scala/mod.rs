@@ -6,10 +6,13 @@
 
 mod declare;
 
+use std::sync::LazyLock;
+
 use tree_sitter::Node;
 
 use crate::languages::shared::{
-    JVM_AMBIENT, JVM_EXCEPTIONS, JVM_WORDS, block_form, is_test_path, note_guard,
+    Braces, Heads, JVM_AMBIENT, JVM_EXCEPTIONS, JVM_WORDS, Opens, block_form, is_test_path, literals,
+    note_guard, plain_words, without_plain_bodies,
 };
 use crate::model::{Dialect, NotationId};
 use crate::reading::{
@@ -19,6 +22,7 @@ use crate::reading::{
 /// Scala.
 pub(super) static SCALA: Language = Language {
     endings: &[".scala", ".sc"],
+    ends_with_line: true,
     notations: &[NotationId::new("tags")],
     demand: Demand::of(Owe::OnceStarted),
     dialect: Dialect::Scala,
@@ -77,6 +81,33 @@ kinds! {
     }
 }
 
+static BRACES: Braces = Braces {
+    facts: LazyLock::new(|| {
+        plain_words(&[
+            "throw", "def ", "class ", "object ", "trait ", "new ", "type ", "enum ", "given ", "/**",
+            "import ",
+        ])
+    }),
+    statements: &[
+        "if", "for", "while", "match", "catch", "try", "else", "do", "finally", "return", "yield", "case",
+    ],
+    heads: Heads::Words { words: &["def"], part: &['='], opens: type_and_equals },
+    literals: (b"\"'`", literals::scala),
+    nested_comments: true,
+    hash_comments: false,
+};
+
+/// A type stands between parameters and body: without one the body tells what comes back.
+fn type_and_equals(between: &str) -> Opens {
+    let typed = between.trim_start().starts_with(':')
+        && !between.contains('\n')
+        && between
+            .trim_end()
+            .strip_suffix('=')
+            .is_some_and(|ty| !ty.ends_with(['>', '<', ':']) && !ty.contains(" = "));
+    if typed { Opens::Typed } else { Opens::Other }
+}
+
 /// The grammar of Scala.
 pub(in crate::languages) struct ScalaGrammar;
 
@@ -102,7 +133,8 @@ impl Grammar for ScalaGrammar {
             .filter(|&at| text[..at].ends_with("extends") || text[..at].ends_with("with"))
             .filter_map(|at| Some(at..at + text[at..].find("].")? + 2))
             .collect();
-        if blanks.is_empty() { Given::all(text) } else { Given::with_blanks(text, &blanks) }
+        let given = if blanks.is_empty() { Given::all(text) } else { Given::with_blanks(text, &blanks) };
+        without_plain_bodies(given, text, &BRACES)
     }
 
     fn comment(&self, text: &str) -> CommentForm {
@@ -132,6 +164,7 @@ impl Grammar for ScalaGrammar {
             Scala::Case => declare::handles(walk, node),
             Scala::If => note_guard(walk, node, Scala::Throw, Scala::Block),
             Scala::Call => walk.calls(),
+            Scala::Block => walk.calls_left_out(node),
             Scala::Instance => declare::instance(walk, node),
             Scala::Annotation
             | Scala::ClassParameters
@@ -140,7 +173,6 @@ impl Grammar for ScalaGrammar {
             | Scala::Parameters
             | Scala::TypeParameters => return Next::Over,
             Scala::Access
-            | Scala::Block
             | Scala::CaseBlock
             | Scala::Catch
             | Scala::ClassParameter

@@ -35,6 +35,7 @@ pub(super) static JAVASCRIPT: Language = Language {
     notations: TAGS,
     demand: Demand::of(Owe::BeyondSummary),
     untyped: true,
+    ends_with_line: true,
     any_optional: true,
     dialect: Dialect::JavaScript,
     hierarchy: &types::HIERARCHY,

@@ -10,18 +10,58 @@ use std::sync::LazyLock;
 use aho_corasick::AhoCorasick;
 use tree_sitter::{Point, Range};
 
+use super::literals::Literal;
 use crate::reading::Given;
 use crate::text::narrow;
 
 /// What the pass must know of a language.
 pub(in crate::languages) struct Braces {
-    /// Texts that a body must not hold to be left out.
-    pub(in crate::languages) facts: &'static [&'static str],
-    /// Words before a parenthesis that open a block of statements; after any other word a block in a body
-    /// may declare something.
+    /// Finds texts that a body must not hold to be left out; made once.
+    pub(in crate::languages) facts: LazyLock<AhoCorasick>,
+    /// Words before a parenthesis or brace that call nothing.
     pub(in crate::languages) statements: &'static [&'static str],
-    /// Finds the facts; made once.
-    pub(in crate::languages) finder: LazyLock<AhoCorasick>,
+    /// What opens bodies.
+    pub(in crate::languages) heads: Heads,
+    /// Signs that open literals, and how one is passed over.
+    pub(in crate::languages) literals: (&'static [u8], Literal),
+    /// Comments stand in comments.
+    pub(in crate::languages) nested_comments: bool,
+    /// A number sign opens a comment.
+    pub(in crate::languages) hash_comments: bool,
+}
+
+/// Makes what finds some texts.
+///
+/// # Panics
+/// Never: plain texts always compile.
+pub(in crate::languages) fn plain_words(words: &[&str]) -> AhoCorasick {
+    AhoCorasick::new(words).expect("plain words compile")
+}
+
+/// What opens the body of something that is called.
+pub(in crate::languages) enum Heads {
+    /// A list of parameters, with nothing between the two but declared exceptions.
+    Parameters,
+    /// One of these words and lists of parameters.
+    Words {
+        /// The words.
+        words: &'static [&'static str],
+        /// What never stands between one list and the next.
+        part: &'static [char],
+        /// Tells by what stands between the last list and a brace what the brace opens.
+        opens: fn(&str) -> Opens,
+    },
+}
+
+/// What a brace behind a list of parameters opens.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub(in crate::languages) enum Opens {
+    /// The body of something that says what it returns.
+    Typed,
+    /// The body of something that does not: what is returned in it tells.
+    Untyped,
+    /// Something else.
+    Other,
 }
 
 /// A body that is left out, with what was seen in it.
@@ -30,15 +70,19 @@ struct Body {
     calls: bool,
 }
 
-/// Decides what the grammar is given of `text`.
-pub(in crate::languages) fn without_plain_bodies<'s>(text: &'s str, braces: &Braces) -> Given<'s> {
-    let Some(bodies) = Scan::new(text, braces).bodies() else { return Given::all(text) };
+/// Leaves plain bodies out of what the grammar is given of `text`; `given` is `text` masked.
+pub(in crate::languages) fn without_plain_bodies<'s>(
+    given: Given<'s>,
+    text: &str,
+    braces: &Braces,
+) -> Given<'s> {
+    let Some(bodies) = Scan::new(text, braces).bodies() else { return given };
     if bodies.is_empty() {
-        return Given::all(text);
+        return given;
     }
     let calls = bodies.iter().filter(|body| body.calls).map(|body| narrow(body.inner.start - 1)).collect();
     let left_out: Vec<_> = bodies.into_iter().map(|body| body.inner).collect();
-    Given::in_ranges(text, ranges_without(text, &left_out), calls)
+    given.leaving_out(ranges_without(text, &left_out), calls)
 }
 
 /// Returns the ranges of `text` that are left when some, which are sorted and disjoint, are taken out.
@@ -82,14 +126,18 @@ struct Scan<'s> {
     text: &'s str,
     bytes: &'s [u8],
     braces: &'s Braces,
+    /// Bytes at which the pass stops.
+    signs: [bool; 256],
     at: usize,
-    /// Offsets of the parentheses that are open.
-    parens: Vec<usize>,
+    /// Offsets of the parentheses and brackets that are open.
+    open: Vec<usize>,
     /// The last pair of parentheses that was closed.
     last_pair: Option<(usize, usize)>,
+    /// The head that was begun with a word: how many parentheses were open there, and where its last list closed.
+    head: Option<(usize, usize)>,
     depth: usize,
     /// The body that is open: offset behind its brace, and the depth it was opened at.
-    body: Option<(usize, usize)>,
+    body: Option<(usize, usize, Opens)>,
     /// What was seen in the open body.
     seen: Seen,
 }
@@ -103,13 +151,20 @@ struct Seen {
 
 impl<'s> Scan<'s> {
     fn new(text: &'s str, braces: &'s Braces) -> Self {
+        let mut signs = [false; 256];
+        for &sign in b"/()[];{}".iter().chain(braces.literals.0) {
+            signs[usize::from(sign)] = true;
+        }
+        signs[usize::from(b'#')] = braces.hash_comments;
         Self {
             text,
             bytes: text.as_bytes(),
             braces,
+            signs,
             at: 0,
-            parens: Vec::new(),
+            open: Vec::new(),
             last_pair: None,
+            head: None,
             depth: 0,
             body: None,
             seen: Seen::default(),
@@ -119,82 +174,97 @@ impl<'s> Scan<'s> {
     /// Returns the bodies to be left out; nothing when braces do not match.
     fn bodies(mut self) -> Option<Vec<Body>> {
         let mut out = Vec::new();
-        while let Some(found) = self.next_sign() {
+        loop {
+            let from = self.at;
+            let Some(found) = self.next_sign() else { break };
             match self.bytes[found] {
-                b'"' => self.skip_string(found)?,
-                b'\'' => self.skip_character(found),
                 b'/' => self.skip_comment(found),
+                b'#' => self.skip_line_comment(found),
                 b'(' => {
-                    self.parens.push(found);
+                    self.begin_head(from, found);
+                    self.open.push(found);
                     self.seen.calls |= self.body.is_some() && self.is_call(found);
                 }
-                b')' => self.last_pair = self.parens.pop().map(|open| (open, found)),
-                b';' => self.seen.statements += 1,
+                b'[' => self.open.push(found),
+                b')' => {
+                    self.last_pair = self.open.pop().map(|open| (open, found));
+                    if let Some((base, close)) = &mut self.head
+                        && *base == self.open.len()
+                    {
+                        *close = found + 1;
+                    }
+                    self.seen.declares |= self.body.is_some() && self.declares_with_arrow(found);
+                }
+                b']' => _ = self.open.pop(),
+                b';' => {
+                    self.seen.statements += 1;
+                    self.head = self.head.filter(|&(base, _)| base < self.open.len());
+                }
                 b'{' => self.open_brace(found),
-                _ => {
+                b'}' => {
                     self.depth = self.depth.checked_sub(1)?;
                     out.extend(self.close_brace(found));
                 }
+                _ => self.at = (self.braces.literals.1)(self.text, found, 0)?,
             }
         }
         (self.depth == 0).then_some(out)
     }
 
     fn next_sign(&mut self) -> Option<usize> {
-        let rest = &self.bytes[self.at..];
-        let found =
-            rest.iter().position(|b| matches!(b, b'"' | b'\'' | b'/' | b'(' | b')' | b';' | b'{' | b'}'))?;
-        let found = self.at + found;
+        let rest = self.bytes.get(self.at..)?;
+        let found = self.at + rest.iter().position(|&byte| self.signs[usize::from(byte)])?;
         self.at = found + 1;
         Some(found)
     }
 
-    /// Passes over a string; text blocks are closed by three quotes. Nothing when it never ends.
-    fn skip_string(&mut self, found: usize) -> Option<()> {
-        let rest = &self.text[found..];
-        if let Some(inner) = rest.strip_prefix("\"\"\"") {
-            let end = inner.find("\"\"\"")?;
-            self.at = found + 3 + end + 3;
-            return Some(());
+    fn skip_line_comment(&mut self, found: usize) {
+        // Attributes begin with a number sign as well (PHP).
+        if self.bytes.get(found + 1) != Some(&b'[') {
+            let end = memchr::memchr(b'\n', &self.bytes[found..]);
+            self.at = end.map_or(self.bytes.len(), |end| found + end);
         }
-        let before = &self.bytes[..found];
-        let verbatim = before.ends_with(b"@") || before.ends_with(b"@$");
-        let mut at = found + 1;
-        loop {
-            match *self.bytes.get(at)? {
-                b'\\' if !verbatim => at += 2,
-                b'"' => break,
-                b'\n' if !verbatim => return None,
-                _ => at += 1,
-            }
-        }
-        self.at = at + 1;
-        Some(())
-    }
-
-    fn skip_character(&mut self, found: usize) {
-        let rest = &self.bytes[found + 1..];
-        let close = match rest.first() {
-            Some(b'\\') => rest.iter().skip(2).position(|&b| b == b'\'').map(|end| end + 2),
-            _ => rest.iter().skip(1).take(4).position(|&b| b == b'\'').map(|end| end + 1),
-        };
-        self.at = found + 1 + close.map_or(0, |close| close + 1);
     }
 
     fn skip_comment(&mut self, found: usize) {
-        let rest = &self.bytes[found + 1..];
-        let end = match rest.first() {
-            Some(b'/') => memchr::memchr(b'\n', rest),
-            Some(b'*') => memchr::memmem::find(&rest[1..], b"*/").map(|end| end + 3),
-            _ => return,
-        };
-        self.at = end.map_or(self.bytes.len(), |end| found + 1 + end);
+        match self.bytes.get(found + 1) {
+            Some(b'/') => self.skip_line_comment(found),
+            Some(b'*') => self.at = self.behind_block_comment(found),
+            _ => {}
+        }
+    }
+
+    fn behind_block_comment(&self, found: usize) -> usize {
+        let mut at = found + 2;
+        let mut depth = 1_usize;
+        while let Some(star) = memchr::memchr(b'*', self.bytes.get(at..).unwrap_or_default()) {
+            let star = at + star;
+            if self.bytes.get(star + 1) == Some(&b'/') {
+                depth -= 1;
+                at = star + 2;
+                if depth == 0 {
+                    return at;
+                }
+            } else {
+                let opens = star > at && self.bytes[star - 1] == b'/';
+                depth += usize::from(self.braces.nested_comments && opens);
+                at = star + 1;
+            }
+        }
+        self.bytes.len()
     }
 
     /// Tells whether a parenthesis follows a name that is no statement's word.
     fn is_call(&self, paren: usize) -> bool {
         let word = self.word_before(paren);
         !word.is_empty() && !self.braces.statements.contains(&word)
+    }
+
+    /// `int f(int a) => …` declares, `(a) => …` does not.
+    fn declares_with_arrow(&self, close: usize) -> bool {
+        matches!(self.braces.heads, Heads::Parameters)
+            && self.text[close + 1..].trim_start().starts_with("=>")
+            && self.last_pair.is_some_and(|(open, _)| self.is_call(open))
     }
 
     /// Returns the word that ends before `at`, white space between set aside.
@@ -206,20 +276,64 @@ impl<'s> Scan<'s> {
         &before[start..]
     }
 
+    /// Notes the head that a parenthesis belongs to, when one of the words stands before it, behind `from`.
+    fn begin_head(&mut self, from: usize, paren: usize) {
+        let Heads::Words { words, part, .. } = self.braces.heads else { return };
+        if self.body.is_some() {
+            return;
+        }
+        if let Some((base, close)) = self.head
+            && base == self.open.len()
+            && self.text[close..paren].contains(part)
+        {
+            self.head = None;
+        }
+        let before = &self.text[from..paren];
+        let is_word = |word: &&str| {
+            before.rfind(*word).is_some_and(|found| {
+                let inside = |c: char| c.is_alphanumeric() || c == '_' || c == '.';
+                !before[..found].ends_with(inside) && !before[found + word.len()..].starts_with(inside)
+            })
+        };
+        if words.iter().any(is_word) {
+            self.head = Some((self.open.len(), paren));
+        }
+    }
+
     fn open_brace(&mut self, found: usize) {
-        let head = self.last_pair.filter(|&(_, close)| self.is_head(close, found));
-        match (self.body, head) {
-            (None, Some((open, _))) if !self.makes_object(open) => {
-                self.body = Some((found + 1, self.depth));
-                self.seen = Seen::default();
-            }
-            (Some(_), Some((open, _))) => {
-                let word = self.word_before(open);
-                self.seen.declares |= !self.braces.statements.contains(&word) || self.makes_object(open);
-            }
-            (None | Some(_), _) => {}
+        let opens = match self.braces.heads {
+            Heads::Parameters => self.after_parameters(found),
+            Heads::Words { opens, .. } => match self.head.filter(|&(base, _)| base == self.open.len()) {
+                Some((_, close)) if self.body.is_none() => {
+                    self.head = None;
+                    opens(&self.text[close..found])
+                }
+                _ => {
+                    // A block behind a name is an argument of a call.
+                    self.seen.calls |= self.body.is_some() && self.is_call(found);
+                    Opens::Other
+                }
+            },
+        };
+        if self.body.is_none() && opens != Opens::Other {
+            self.body = Some((found + 1, self.depth, opens));
+            self.seen = Seen::default();
         }
         self.depth += 1;
+    }
+
+    /// Tells whether a brace behind a list of parameters opens a body; in a body that a block may declare
+    /// something is noted.
+    fn after_parameters(&mut self, found: usize) -> Opens {
+        let Some((open, _)) = self.last_pair.filter(|&(_, close)| self.is_head(close, found)) else {
+            return Opens::Other;
+        };
+        if self.body.is_some() {
+            let word = self.word_before(open);
+            self.seen.declares |= !self.braces.statements.contains(&word) || self.makes_object(open);
+            return Opens::Other;
+        }
+        if self.makes_object(open) { Opens::Other } else { Opens::Typed }
     }
 
     /// Between a parameter list and its body stand at most the exceptions that the signature declares.
@@ -237,15 +351,32 @@ impl<'s> Scan<'s> {
         before[from..].split_whitespace().any(|word| word == "new") || before[..from].ends_with('>')
     }
 
+    /// Where conditions of a preprocessor stand between, only a brace that is alone on its line and as far to the
+    /// right as the line of the other closes it for sure.
+    fn is_aligned(&self, start: usize, close: usize) -> bool {
+        let indent = |at: usize| {
+            let line = &self.text[memchr::memrchr(b'\n', &self.bytes[..at]).map_or(0, |found| found + 1)..at];
+            (&line[..line.len() - line.trim_start().len()], line.trim().is_empty())
+        };
+        let (closing, alone) = indent(close);
+        alone && indent(start).0 == closing
+    }
+
     fn close_brace(&mut self, found: usize) -> Option<Body> {
-        let (start, depth) = self.body?;
+        let (start, depth, opens) = self.body?;
         if depth != self.depth {
             return None;
         }
         self.body = None;
         let inner = &self.text[start..found];
         // Bodies of one statement may be accessors, or constructors that do nothing.
-        let plain = self.seen.statements >= 2 && !self.seen.declares && !self.braces.finder.is_match(inner);
+        let long = match self.braces.heads {
+            Heads::Parameters => self.seen.statements >= 2,
+            Heads::Words { .. } => inner.trim().contains('\n'),
+        };
+        let whole = memchr::memmem::find(inner.as_bytes(), b"#if").is_none() || self.is_aligned(start, found);
+        let silent = opens == Opens::Typed || memchr::memmem::find(inner.as_bytes(), b"return").is_none();
+        let plain = long && whole && silent && !self.seen.declares && !self.braces.facts.is_match(inner);
         plain.then_some(Body { inner: start..found, calls: self.seen.calls })
     }
 }
@@ -253,16 +384,20 @@ impl<'s> Scan<'s> {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::languages::shared::literals;
 
     static BRACES: Braces = Braces {
-        facts: &["throw", "/**", "class "],
+        facts: LazyLock::new(|| plain_words(&["throw", "/**", "class "])),
         statements: &["if", "for", "while", "switch", "catch", "try"],
-        finder: LazyLock::new(|| AhoCorasick::new(BRACES.facts).expect("plain words compile")),
+        heads: Heads::Parameters,
+        literals: (b"\"'", literals::c_like),
+        nested_comments: false,
+        hash_comments: false,
     };
 
     /// Returns what the grammar is given.
     fn given(text: &str) -> String {
-        let given = without_plain_bodies(text, &BRACES);
+        let given = without_plain_bodies(Given::all(text), text, &BRACES);
         if given.ranges().is_empty() {
             return text.to_owned();
         }
@@ -291,6 +426,52 @@ mod tests {
             let inner = given(kept);
             assert!(inner == kept || inner.contains("int g()"), "{kept}: {inner}");
         }
+    }
+
+    static WORDS: Braces = Braces {
+        facts: LazyLock::new(|| plain_words(&["throw"])),
+        statements: &["if"],
+        heads: Heads::Words {
+            words: &["fun"],
+            part: &['\n', '='],
+            opens: |between| match between {
+                _ if between.contains(['\n', '=']) => Opens::Other,
+                _ if between.contains(':') => Opens::Typed,
+                _ => Opens::Untyped,
+            },
+        },
+        literals: (b"\"'`", literals::kotlin),
+        nested_comments: true,
+        hash_comments: false,
+    };
+
+    #[test]
+    fn words_tell_which_brace_opens_a_body() {
+        let left = |text: &str| {
+            let given = without_plain_bodies(Given::all(text), text, &WORDS);
+            let ranges = given.ranges().iter().map(|range| &text[range.start_byte..range.end_byte]);
+            ranges.collect::<String>()
+        };
+        for (text, wanted) in [
+            ("fun a(b: (C) -> D): E {\n b()\n c()\n}\nfun d()", "fun a(b: (C) -> D): E {}\nfun d()"),
+            ("fun a() {\n b() /* /* } */ } */\n c(\"${d(\"}\")}\")\n}", "fun a() {}"),
+            // An expression, and a class behind it.
+            ("fun a(): B = c()\nclass D(e: F) {\n g\n h\n}", ""),
+            ("fun a()\nclass D(e: F) {\n g\n h\n}", ""),
+            ("fun a() {\n b()\n return c\n}", ""),
+            ("fun a() {\n b()\n throw c\n}", ""),
+            ("fun a() {\n b(\"\n}\n", ""),
+        ] {
+            assert_eq!(left(text), wanted, "{text}");
+        }
+    }
+
+    #[test]
+    fn conditions_between_braces_are_mistrusted() {
+        let text = "class A {\n  void f() {\n    a();\n#if X\n    b();\n#endif\n  }\n}";
+        assert_eq!(given(text), "class A {\n  void f() {}\n}");
+        let text = "class A {\n  void f() {\n    a();\n#if X\n    b(); }\n#endif\n}";
+        assert_eq!(given(text), text);
     }
 
     #[test]

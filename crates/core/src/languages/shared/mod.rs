@@ -5,13 +5,14 @@ mod branches;
 mod c_like;
 mod conditions;
 mod jvm;
+pub(super) mod literals;
 mod members;
 mod skim;
 mod tests_named;
 
 use crate::reading::{Action, Grammar};
 
-pub(super) use bodies::{Braces, ranges_without, without_plain_bodies};
+pub(super) use bodies::{Braces, Heads, Opens, plain_words, ranges_without, without_plain_bodies};
 pub(super) use branches::first_branches;
 pub(super) use c_like::{block_form, opens_with_tag};
 pub(super) use conditions::{note_guard, note_guard_in, note_guarded, raises_made, refuses_null};

@@ -216,7 +216,7 @@ pub(super) fn initialiser<'t>(walk: &mut Walk<'t, Swift>, node: Node<'t>) {
     let mut declaration = begin(walk, Kind::Constructor, name, node);
     describe(walk, node, &mut declaration);
     declaration.signature.returns = Returns::nothing();
-    let empty = walk.field(node, "body").is_some_and(|body| walk.children(body).is_empty());
+    let empty = walk.field(node, "body").is_some_and(|body| walk.does_nothing(body));
     if declaration.signature.parameters.is_empty() && empty {
         declaration.excuses.push(Excuse::EmptyConstructors);
     }

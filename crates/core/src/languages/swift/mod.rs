@@ -7,9 +7,14 @@
 mod declare;
 mod mask;
 
+use std::sync::LazyLock;
+
 use tree_sitter::Node;
 
-use crate::languages::shared::{block_form, first_branches, is_test_path, narrow_by_type};
+use crate::languages::shared::{
+    Braces, Heads, Opens, block_form, first_branches, is_test_path, literals, narrow_by_type, plain_words,
+    without_plain_bodies,
+};
 use crate::model::{Carrier, NotationId};
 use crate::reading::{
     CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Language, Next, Owe, TypeWords, Vocabulary,
@@ -20,6 +25,7 @@ use crate::text::Span;
 /// Swift.
 pub(super) static SWIFT: Language = Language {
     endings: &[".swift"],
+    ends_with_line: true,
     notations: &[NotationId::new("callouts")],
     notation: NotationId::new("callouts"),
     demand: Demand::of(Owe::OnceStarted),
@@ -82,6 +88,24 @@ kinds! {
     }
 }
 
+/// What a function throws stands in its signature: no body tells anything.
+static BRACES: Braces = Braces {
+    facts: LazyLock::new(|| plain_words(&[])),
+    statements: &[],
+    heads: Heads::Words { words: &["func", "init", "subscript"], part: &['@'], opens: behind_signature },
+    literals: (b"\"`", literals::swift),
+    nested_comments: true,
+    hash_comments: false,
+};
+
+/// Results may stand on lines of their own; a declaration behind one without a body begins with a word.
+fn behind_signature(results: &str) -> Opens {
+    let signs = ["->", "throws", "rethrows", "async", "where"];
+    let goes_on = |line: &str| line.is_empty() || signs.iter().any(|sign| line.starts_with(sign));
+    let typed = results.lines().skip(1).all(|line| goes_on(line.trim()));
+    if typed { Opens::Typed } else { Opens::Other }
+}
+
 /// The grammar of Swift.
 pub(in crate::languages) struct SwiftGrammar;
 
@@ -100,7 +124,7 @@ impl Grammar for SwiftGrammar {
     }
 
     fn mask<'s>(&self, text: &'s str) -> Given<'s> {
-        mask::mask(text)
+        without_plain_bodies(mask::mask(text), text, &BRACES)
     }
 
     fn mask_again<'s>(&self, text: &'s str, errors: &[Span], attempt: usize) -> Option<Given<'s>> {
