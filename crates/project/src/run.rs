@@ -351,7 +351,10 @@ fn conclude<T>(
     if file.only.is_some_and(|id| id != reading.language.id.as_str()) {
         return Err(Unread::OtherLanguage);
     }
-    Ok(visit(file, &reading, &decoded))
+    reading.swap_parsers(parsers);
+    let visited = visit(file, &reading, &decoded);
+    reading.swap_parsers(parsers);
+    Ok(visited)
 }
 
 /// Reads a file for what it knows, and holds what was read of it where it is told of. A file that is as it was

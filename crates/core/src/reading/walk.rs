@@ -48,6 +48,10 @@ pub struct Walk<'t, N: 'static> {
     table: &'static Table<N>,
     scopes: Vec<(u32, Scope)>,
     depth: u32,
+    /// The grammar stumbled somewhere; where it did not, no node is asked.
+    stumbles: bool,
+    /// The nodes from the root down to the current one.
+    path: Vec<Node<'t>>,
     flows: Vec<Flow>,
     /// Scopes to be opened when a node further down is reached, by node id.
     waiting: Vec<(usize, Scope)>,
@@ -86,6 +90,27 @@ impl<'t, N: Copy> Walk<'t, N> {
     #[must_use]
     pub fn kind(&self, node: Node<'_>) -> Option<N> {
         self.table.ask(node)
+    }
+
+    /// Returns the node around another. The library looks for it from the root down, through all siblings on the way;
+    /// here the path to the current node is known.
+    #[must_use]
+    pub fn parent(&self, node: Node<'t>) -> Option<Node<'t>> {
+        if let Some(at) = self.path.iter().rposition(|on_path| on_path.id() == node.id()) {
+            return at.checked_sub(1).map(|above| self.path[above]);
+        }
+        let &current = self.path.last()?;
+        if !span(current).contains(span(node)) {
+            return node.parent();
+        }
+        let mut around = current;
+        loop {
+            let inner = around.child_with_descendant(node)?;
+            if inner.id() == node.id() {
+                return Some(around);
+            }
+            around = inner;
+        }
     }
 
     /// Tells whether a node is a comment.
@@ -364,9 +389,15 @@ impl<'t, N: Copy> Walk<'t, N> {
         self.outline.calls.push(Call { caller, receiver, name, span, caught });
     }
 
-    /// Notes what is called in a body that the grammar was not given.
+    /// Notes what is called in a body of which the grammar was not given all.
     pub fn calls_left_out(&mut self, block: Node<'_>) {
-        if self.left_out.binary_search(&span(block).start).is_ok() {
+        let block = span(block);
+        let first = self.left_out.partition_point(|&at| at < block.start);
+        // Comments may stand before the place that was noted.
+        let before = |at: &u32| {
+            *at <= block.start || self.source.slice(Span::new(block.start, *at)).trim_start().starts_with('#')
+        };
+        if self.left_out.get(first).is_some_and(|at| *at < block.end && before(at)) {
             self.calls();
         }
     }
@@ -474,6 +505,8 @@ pub(super) fn walk<G: Grammar>(
         table: grammar.table(),
         scopes: Vec::new(),
         depth: 0,
+        stumbles: tree.root_node().has_error(),
+        path: Vec::new(),
         flows: Vec::new(),
         waiting: Vec::new(),
         conditions: Vec::new(),
@@ -487,14 +520,17 @@ pub(super) fn walk<G: Grammar>(
     'nodes: loop {
         let node = cursor.node();
         walk.leave(depth);
+        walk.path.push(node);
         if visit(grammar, &mut walk, node) == Next::Into && cursor.goto_first_child() {
             depth += 1;
             continue;
         }
+        walk.path.pop();
         while !cursor.goto_next_sibling() {
             if !cursor.goto_parent() {
                 break 'nodes;
             }
+            walk.path.pop();
             depth -= 1;
         }
     }
@@ -511,7 +547,7 @@ fn visit<'t, G: Grammar>(grammar: &G, walk: &mut Walk<'t, G::Node>, node: Node<'
         let (_, scope) = walk.waiting.swap_remove(at);
         walk.open(scope);
     }
-    if node.is_error() || node.is_missing() {
+    if walk.stumbles && (node.is_error() || node.is_missing()) {
         note_unparsed(walk, node);
     }
     let next = match walk.table.action(node) {
@@ -532,7 +568,7 @@ fn visit<'t, G: Grammar>(grammar: &G, walk: &mut Walk<'t, G::Node>, node: Node<'
         }
     };
     // What was not understood is noted wherever it stands.
-    if next == Next::Over && node.has_error() {
+    if next == Next::Over && walk.stumbles && node.has_error() {
         return Next::Into;
     }
     if next == Next::Over && walk.wishes.remarks {

@@ -144,6 +144,11 @@ impl<'a> FileReading<'a> {
         self
     }
 
+    /// Exchanges the parsers for code in comments with those of a worker, which has used them before.
+    pub fn swap_parsers(&self, parsers: &mut Parsers) {
+        std::mem::swap(&mut *self.parsers.borrow_mut(), parsers);
+    }
+
     /// Returns what the project knows of this language and those that share its types.
     #[must_use]
     pub fn known(&self) -> &Family {

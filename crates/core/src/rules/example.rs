@@ -3,7 +3,7 @@
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::model::{Carrier, Level, RuleId};
-use crate::reading::Parsers;
+use crate::reading::{Language, Parsers};
 use crate::text::Span;
 
 pub(super) static MISSING: Rule = Rule {
@@ -64,8 +64,9 @@ struct Code<'s> {
 }
 
 impl<'s> Code<'s> {
-    /// Returns the code as it is parsed: its own indentation set aside, entities of HTML read.
-    fn text(&self) -> String {
+    /// Returns the code as it is parsed: its own indentation set aside, entities of HTML and escapes of the string
+    /// that holds it read.
+    fn text(&self, carrier: Carrier) -> String {
         let indent = |line: &str| line.len() - line.trim_start().len();
         let said = self.lines.iter().filter(|(_, line)| !line.trim().is_empty());
         let base = said.map(|(_, line)| indent(line)).min().unwrap_or(0);
@@ -81,6 +82,9 @@ impl<'s> Code<'s> {
                 .replace("&#64;", "@")
                 .replace("&quot;", "\"")
                 .replace("&amp;", "&");
+        }
+        if carrier == Carrier::Docstring {
+            out = out.replace("\\\"", "\"").replace("\\\\", "\\");
         }
         out
     }
@@ -106,9 +110,23 @@ fn syntax(context: &Context<'_>, findings: &mut Findings<'_>) {
     for (open, close) in shown.blocks {
         codes.extend(blocks(context, open, close));
     }
-    for code in codes {
-        let mut parsers = context.file.parsers.borrow_mut();
-        let Some(row) = stumbled(context, &code, &mut parsers) else { continue };
+    let codes: Vec<(Code<'_>, String)> = codes
+        .into_iter()
+        .filter_map(|code| {
+            let text = code.text(context.file.language.carrier);
+            is_code(&text).then_some((code, text))
+        })
+        .collect();
+    let mut parsers = context.file.parsers.borrow_mut();
+    // Most examples are right: those of one comment are tried together before each is looked at.
+    if codes.len() > 1 && codes.iter().all(|(_, text)| is_closed(text)) {
+        let together: String = codes.iter().map(|(_, text)| text.as_str()).collect();
+        if parses(context.file.language, &together, &mut parsers) {
+            return;
+        }
+    }
+    for (code, text) in codes {
+        let Some(row) = stumbled(context, (&code, &text), &mut parsers) else { continue };
         let line = context.doc.lines[row];
         let text = context.slice(line);
         let lead = text.len() - text.trim_start().len();
@@ -118,28 +136,43 @@ fn syntax(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
 }
 
-/// Returns the row at which the code cannot be read, whatever is taken for granted around it.
-fn stumbled(context: &Context<'_>, code: &Code<'_>, parsers: &mut Parsers) -> Option<usize> {
-    let language = context.file.language;
-    let mut text = code.text();
-    if language.carrier == Carrier::Docstring {
-        // The string that holds it has escapes of its own.
-        text = text.replace("\\\"", "\"").replace("\\\\", "\\");
-    }
-    // Drawings, what a prompt answered and what is not meant to run are no code.
+/// Tells whether a text is to be parsed: drawings, what a prompt answered and what is not meant to run are no code.
+fn is_code(text: &str) -> bool {
     let is_code = text.contains(['(', '=', ';', '{']);
-    if !is_code || text.contains("+SKIP") || text.lines().any(|line| line.starts_with("> ")) {
-        return None;
+    is_code && !text.contains("+SKIP") && !text.lines().any(|line| line.starts_with("> "))
+}
+
+/// Tells whether an example ends in itself: what is left open could be closed by the next one.
+fn is_closed(text: &str) -> bool {
+    if text.trim_end().ends_with('\\') {
+        return false;
     }
+    let count = |sign: u8| memchr::memchr_iter(sign, text.as_bytes()).count();
+    [(b'(', b')'), (b'[', b']'), (b'{', b'}')].iter().all(|&(open, close)| count(open) == count(close))
+}
+
+/// Tells whether code can be read with the first of what may be taken for granted around it.
+fn parses(language: &Language, text: &str, parsers: &mut Parsers) -> bool {
+    let around = language.examples.around.first();
+    around.is_some_and(|around| language.reader.stumbles(&within(*around, text), parsers).is_none())
+}
+
+/// Returns code with what is taken for granted around it.
+fn within((before, behind): (&str, &str), text: &str) -> String {
+    // What stands in a block is indented where that matters.
+    if before.ends_with(":\n") {
+        let inner: String = text.lines().map(|line| format!("    {line}\n")).collect();
+        return format!("{before}{inner}{behind}");
+    }
+    format!("{before}{text}{behind}")
+}
+
+/// Returns the row at which the code cannot be read, whatever is taken for granted around it.
+fn stumbled(context: &Context<'_>, (code, text): (&Code<'_>, &str), parsers: &mut Parsers) -> Option<usize> {
+    let language = context.file.language;
     let mut furthest = 0;
     for (before, behind) in language.examples.around {
-        // What stands in a block is indented where that matters.
-        let inner = if before.ends_with(":\n") {
-            text.lines().map(|line| format!("    {line}\n")).collect()
-        } else {
-            text.clone()
-        };
-        let whole = format!("{before}{inner}{behind}");
+        let whole = within((before, behind), text);
         let at = language.reader.stumbles(&whole, parsers)?;
         let row = whole[before.len().min(at)..at.min(whole.len())].matches('\n').count();
         furthest = furthest.max(row);

@@ -5,7 +5,7 @@ use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::model::{EntryKind, Level, Parameter, RuleId};
 use crate::pairing::Match;
-use crate::text::{Span, split_words};
+use crate::text::{Span, split_words, surely_says_more};
 use crate::types;
 
 pub(super) static MISSING: Rule = Rule {
@@ -216,7 +216,9 @@ const FILLERS: &[&str] = &["the", "a", "an", "this", "of", "given", "specified",
 fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
     each_matched(context, |parameter, entry, name| {
         // An echo is short.
-        if entry.text.is_none_or(|span| span.len() > 80) {
+        let Some(span) = entry.text.filter(|span| span.len() <= 80) else { return };
+        let ty = parameter.ty.map_or("", |ty| context.slice(ty));
+        if surely_says_more(context.slice(span), FILLERS, &[name.name.as_str(), ty]) {
             return;
         }
         let text = context.text_of(entry);
@@ -229,11 +231,10 @@ fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
             return;
         }
         let mut known = split_words(name.name.as_str());
-        known.extend(parameter.ty.map(|ty| split_words(context.slice(ty))).unwrap_or_default());
+        known.extend(split_words(ty));
         if said.iter().all(|word| known.iter().any(|k| k == word || k.strip_suffix('s') == Some(word))) {
             let message =
                 format!("the entry for `{}` only says its name again; say what it is for", name.name);
-            let span = entry.text.unwrap_or(name.span);
             findings
                 .report(span, name.name.as_str(), message)
                 .related(parameter.span, "the parameter")

@@ -5,7 +5,7 @@ use super::repair::Repair;
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::model::{Answer, Dialect, Entry, EntryKind, Kind, Level, Mark, RuleId};
-use crate::text::{is_wordless, split_words};
+use crate::text::{is_wordless, split_words, surely_says_more};
 use crate::types;
 
 pub(super) static MISSING: Rule = Rule {
@@ -255,8 +255,13 @@ fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
     if declaration.signature.returns.value != Answer::Yes {
         return;
     }
-    // An echo is short.
-    for entry in entries(context).filter(|entry| entry.text.is_some_and(|span| span.len() <= 80)) {
+    let ty = declaration.signature.returns.ty.map_or("", |ty| context.slice(ty));
+    for entry in entries(context) {
+        // An echo is short.
+        let Some(span) = entry.text.filter(|span| span.len() <= 80) else { continue };
+        if surely_says_more(context.slice(span), FILLERS, &[declaration.name.as_str(), ty]) {
+            continue;
+        }
         let text = context.text_of(entry);
         let said: Vec<String> =
             split_words(&text).into_iter().filter(|w| !FILLERS.contains(&w.as_str())).collect();
@@ -265,13 +270,11 @@ fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
         }
         let mut known = split_words(declaration.name.as_str());
         known.retain(|word| !matches!(word.as_str(), "get" | "is" | "has"));
-        known.extend(
-            declaration.signature.returns.ty.map(|ty| split_words(context.slice(ty))).unwrap_or_default(),
-        );
+        known.extend(split_words(ty));
         if said.iter().all(|word| known.contains(word)) {
             let message = "the entry for what comes back only says the name or type again; say what it means"
                 .to_owned();
-            findings.report(entry.text.unwrap_or(entry.tag), "", message).done();
+            findings.report(span, "", message).done();
         }
     }
 }

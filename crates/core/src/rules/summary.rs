@@ -4,7 +4,7 @@ use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::model::{EntryKind, Kind, Level, RuleId};
 use crate::settings::Opening;
-use crate::text::{Span, VERBS, is_wordless, split_words, third_person};
+use crate::text::{Span, VERBS, is_wordless, split_words, surely_says_more, third_person};
 
 pub(super) static MISSING: Rule = Rule {
     id: RuleId::new("summary.missing"),
@@ -115,21 +115,25 @@ fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
     if !is_wordless(context.slice(Span::new(span.end, last.max(span.end)))) {
         return;
     }
-    let text = doc.prose(context.file.source, span);
     // A question in words is still the name: `isOpen`, "Tells whether it is open."
     // So is what is done: `onPress`, "Handles the press."
     let openings = ["Tells whether it ", "Tell whether it ", "Handles ", "Handle "];
     let event = declaration.name.as_str().starts_with("on");
     let openings = if event { &openings[..] } else { &openings[..2] };
+    let bare = openings.iter().find_map(|opening| raw.trim_start().strip_prefix(opening)).unwrap_or(raw);
+    let owner = declaration.owner.filter(|_| declaration.kind == Kind::Constructor);
+    let owner = owner.map_or("", |owner| context.file.outline.declaration(owner).name.as_str());
+    if surely_says_more(bare, FILLERS, &[declaration.name.as_str(), owner]) {
+        return;
+    }
+    let text = doc.prose(context.file.source, span);
     let question = openings.iter().find_map(|opening| text.strip_prefix(opening));
     let said: Vec<String> = split_words(question.unwrap_or(&text))
         .into_iter()
         .filter(|word| !FILLERS.contains(&word.as_str()))
         .collect();
     let mut known = split_words(declaration.name.as_str());
-    if let Some(owner) = declaration.owner.filter(|_| declaration.kind == Kind::Constructor) {
-        known.extend(split_words(context.file.outline.declaration(owner).name.as_str()));
-    }
+    known.extend(split_words(owner));
     let knows = |word: &String| known.iter().any(|known| stem(known) == stem(word));
     // Of a name that is all fillers, like `get`, nothing can be told.
     let named = known.iter().any(|word| !FILLERS.contains(&word.as_str()));

@@ -67,6 +67,7 @@ const SHORTEST: usize = 4;
 /// looked up, nor are names of the declaration.
 fn spelling(context: &Context<'_>, findings: &mut Findings<'_>) {
     let sections = || context.doc.sections.iter();
+    let sieve = &*SIEVE;
     for line in visible::lines(context) {
         // A misspelt heading is the fault of another rule; references name others' work.
         let skipped = sections().any(|section| {
@@ -81,16 +82,15 @@ fn spelling(context: &Context<'_>, findings: &mut Findings<'_>) {
             continue;
         }
         let bare = visible::without_code(line.text);
-        for (at, word) in visible::words(&bare) {
-            let perhaps = word.len() >= SHORTEST && word.is_ascii() && SIEVE.holds(word);
-            if !perhaps || is_proper_noun(&bare, at, word) {
-                continue;
+        visible::each_word(&bare, |at, word| {
+            if word.len() < SHORTEST || !sieve.holds(word) || is_proper_noun(&bare, at, word) {
+                return;
             }
             if let Some(meant) = typos_dict::WORD.find(&UniCase::new(word)).filter(|meant| !meant.is_empty())
             {
                 report_misspelling(context, (word, line.span(at, at + word.len())), meant, findings);
             }
-        }
+        });
     }
 }
 

@@ -173,61 +173,107 @@ fn closed(text: &str, open: usize, opening: u8, closing: u8) -> usize {
     text.len()
 }
 
-/// Returns the plain words of a line from which code was taken out, each with its offset: letters only, in
+/// What a byte is to a word.
+#[derive(Clone, Copy, PartialEq, Eq)]
+enum Sign {
+    Space,
+    Letter,
+    Capital,
+    /// Stands inside words as well.
+    Joint,
+    Other,
+    /// A digit, or a letter beyond ASCII.
+    Foreign,
+}
+
+/// The signs of all bytes: every byte of every comment is looked up.
+static SIGNS: [Sign; 256] = {
+    let mut signs = [Sign::Foreign; 256];
+    let mut byte = 0_u8;
+    while byte < 128 {
+        signs[byte as usize] = match byte {
+            b' ' | b'\t' | b'\n' | b'\r' | 0x0c => Sign::Space,
+            b'a'..=b'z' => Sign::Letter,
+            b'A'..=b'Z' => Sign::Capital,
+            b'-' | b'\'' => Sign::Joint,
+            b'0'..=b'9' => Sign::Foreign,
+            _ => Sign::Other,
+        };
+        byte += 1;
+    }
+    signs
+};
+
+/// Calls `take` with the plain words of a line from which code was taken out, each with its offset: letters only, in
 /// lower case but for the first letter, and no part of a name, path, address or number.
-pub(super) fn words(text: &str) -> Vec<(usize, &str)> {
+pub(super) fn each_word<'t>(text: &'t str, mut take: impl FnMut(usize, &'t str)) {
     let bytes = text.as_bytes();
-    let mut out = Vec::new();
+    let sign = |at: usize| SIGNS[usize::from(bytes[at])];
     let mut at = 0;
     while at < bytes.len() {
-        if bytes[at].is_ascii_whitespace() {
+        if sign(at) == Sign::Space {
             at += 1;
             continue;
         }
         let start = at;
-        while at < bytes.len() && !bytes[at].is_ascii_whitespace() {
+        while at < bytes.len() && matches!(sign(at), Sign::Joint | Sign::Other) {
             at += 1;
         }
-        take_words(text, start, at, &mut out);
-    }
-    out
-}
-
-/// Takes the words of a part between white space, when it is plain words joined by hyphens; everything else makes
-/// a name, a path or an address.
-fn take_words<'t>(text: &'t str, start: usize, end: usize, out: &mut Vec<(usize, &'t str)>) {
-    let bytes = &text.as_bytes()[start..end];
-    let sign = |byte: &u8| byte.is_ascii() && !byte.is_ascii_alphanumeric();
-    if matches!(bytes[0], b'@' | b'\\' | b'#' | b'$' | b'%' | b'&' | b'-' | b'.' | b':' | b'/' | b'_') {
-        return;
-    }
-    let from = bytes.iter().position(|byte| !sign(byte)).unwrap_or(bytes.len());
-    let upto = bytes.iter().rposition(|byte| !sign(byte)).map_or(from, |last| last + 1);
-    let inner = &bytes[from..upto];
-    // A letter beyond ASCII makes a word of another language, or a name.
-    if !inner.iter().all(|byte| byte.is_ascii_alphabetic() || matches!(byte, b'-' | b'\'')) {
-        return;
-    }
-    let mut at = from;
-    for word in inner.split(|byte| *byte == b'-') {
-        let place = start + at;
-        at += word.len() + 1;
-        if !word.is_empty() && word[1..].iter().all(|byte| !byte.is_ascii_uppercase()) {
-            out.push((place, &text[place..place + word.len()]));
+        let from = at;
+        // Up to here letters, from there on signs at the end.
+        let mut upto = at;
+        let (mut plain, mut joined) = (true, false);
+        while at < bytes.len() {
+            match sign(at) {
+                Sign::Space => break,
+                Sign::Letter | Sign::Capital => {
+                    // A capital inside, or a sign that is no joint, makes a name, a path or an address.
+                    plain &= bytes[upto..at].iter().all(|&byte| matches!(byte, b'-' | b'\''));
+                    plain &= sign(at) == Sign::Letter || at == from || bytes[at - 1] == b'-';
+                    joined |= at > upto;
+                    upto = at + 1;
+                }
+                Sign::Joint | Sign::Other => {}
+                // A letter beyond ASCII makes a word of another language, or a name.
+                Sign::Foreign => {
+                    plain = false;
+                    upto = at + 1;
+                }
+            }
+            at += 1;
+        }
+        let marked = matches!(
+            bytes[start],
+            b'@' | b'\\' | b'#' | b'$' | b'%' | b'&' | b'-' | b'.' | b':' | b'/' | b'_'
+        );
+        if marked || !plain || upto == from {
+            continue;
+        }
+        if !joined {
+            take(from, &text[from..upto]);
+            continue;
+        }
+        let mut place = from;
+        for word in text[from..upto].split('-') {
+            if !word.is_empty() {
+                take(place, word);
+            }
+            place += word.len() + 1;
         }
     }
 }
 
 #[cfg(test)]
 mod tests {
-    use super::{without_code, words};
+    use super::{each_word, without_code};
 
     #[test]
     fn code_links_and_names_are_no_words() {
         let text = "Reads `teh` {@link Teh} <b>teh</b> a_b [teh](http://teh.x) parseTeh v2 end-to-end, teh.";
         let bare = without_code(text);
         assert_eq!(bare.len(), text.len());
-        let found: Vec<&str> = words(&bare).into_iter().map(|(_, word)| word).collect();
+        let mut found: Vec<&str> = Vec::new();
+        each_word(&bare, |_, word| found.push(word));
         assert_eq!(found, ["Reads", "teh", "end", "to", "end", "teh"]);
     }
 }

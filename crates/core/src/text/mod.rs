@@ -15,4 +15,4 @@ pub use source::Source;
 pub use span::Span;
 pub(crate) use span::narrow;
 pub use verbs::{VERBS, third_person};
-pub use words::{near, nearest, split_words};
+pub use words::{near, nearest, split_words, surely_says_more};

@@ -68,9 +68,32 @@ pub fn split_words(name: &str) -> Vec<String> {
     words
 }
 
+/// Tells at a glance, without a copy, that a text has a word, `fillers` set aside, that surely is in none of `names`:
+/// what it begins with is not in them. False says nothing.
+#[must_use]
+pub fn surely_says_more(text: &str, fillers: &[&str], names: &[&str]) -> bool {
+    let words = text.split(|c: char| !c.is_alphanumeric()).filter(|word| word.is_ascii() && !word.is_empty());
+    words.into_iter().any(|word| {
+        let opening = &word.as_bytes()[..word.len().min(2)];
+        let holds = |name: &&str| {
+            name.as_bytes().windows(opening.len()).any(|part| part.eq_ignore_ascii_case(opening))
+        };
+        !names.iter().any(holds) && !fillers.iter().any(|filler| filler.eq_ignore_ascii_case(word))
+    })
+}
+
 #[cfg(test)]
 mod tests {
     use super::*;
+
+    #[test]
+    fn a_glance_tells_of_words_that_no_name_has() {
+        let fillers = ["the", "of"];
+        assert!(surely_says_more("The load of the crate.", &fillers, &["load"]));
+        assert!(!surely_says_more("The Load\n of the loads", &fillers, &["net_load"]));
+        assert!(!surely_says_more("The w\u{e4}rme", &fillers, &["load"]));
+        assert!(!surely_says_more("", &fillers, &[]));
+    }
 
     #[test]
     fn nearness_grows_with_length() {

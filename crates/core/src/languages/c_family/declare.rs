@@ -132,7 +132,7 @@ fn spelt(walk: &Walk<'_, C>, name: Node<'_>) -> Name {
 /// Returns the node that the comment of a declaration stands above.
 fn outer<'t>(walk: &Walk<'t, C>, node: Node<'t>) -> Node<'t> {
     let mut out = node;
-    while let Some(parent) = out.parent() {
+    while let Some(parent) = walk.parent(out) {
         let wraps = walk.kind(parent) == Some(C::Template)
             || matches!(parent.kind(), "friend_declaration" | "linkage_specification" if parent.named_child(0) != Some(out) || parent.kind() == "friend_declaration")
                 && walk.field(parent, "body").is_none_or(|body| body.id() == out.id());
@@ -197,7 +197,7 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
 /// Declares what a declaration declares: functions, variables, members.
 pub(super) fn declaration<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
     // The parameters of the oldest form of definition are declared behind its list.
-    if node.parent().is_some_and(|parent| walk.kind(parent) == Some(C::Function)) {
+    if walk.parent(node).is_some_and(|parent| walk.kind(parent) == Some(C::Function)) {
         return;
     }
     let mut cursor = node.walk();
@@ -462,7 +462,7 @@ pub(super) fn type_specifier<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
         "union_specifier" => Kind::Union,
         _ => Kind::Struct,
     };
-    let around = node.parent().filter(|&parent| {
+    let around = walk.parent(node).filter(|&parent| {
         matches!(
             walk.kind(parent),
             Some(C::Declaration | C::FieldDeclaration | C::TypeDefinition | C::Template)
@@ -512,7 +512,7 @@ pub(super) fn type_specifier<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
 /// Declares an enumeration that has enumerators here.
 pub(super) fn enumeration<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
     let Some(body) = walk.field(node, "body") else { return };
-    let around = node.parent().filter(|&parent| {
+    let around = walk.parent(node).filter(|&parent| {
         matches!(walk.kind(parent), Some(C::Declaration | C::FieldDeclaration | C::TypeDefinition))
     });
     let name = walk.field(node, "name").or_else(|| {

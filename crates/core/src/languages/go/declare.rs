@@ -132,7 +132,7 @@ pub(super) fn group<'t>(walk: &mut Walk<'t, Go>, node: Node<'t>) {
 /// Returns the node that a spec's comment stands above.
 fn whole<'t>(walk: &mut Walk<'t, Go>, spec: Node<'t>) -> Node<'t> {
     let alone = walk.take_declared(spec);
-    spec.parent().filter(|_| alone).unwrap_or(spec)
+    walk.parent(spec).filter(|_| alone).unwrap_or(spec)
 }
 
 /// Declares a type.

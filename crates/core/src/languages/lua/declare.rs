@@ -130,7 +130,7 @@ fn note_local(walk: &mut Walk<'_, Lua>, name: Node<'_>) {
 pub(super) fn assignment<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
     let mut parts = walk.children(node).into_iter();
     let (Some(left), Some(right)) = (parts.next(), parts.next()) else { return };
-    let statement = node.parent().filter(|&parent| walk.kind(parent) == Some(Lua::Variables));
+    let statement = walk.parent(node).filter(|&parent| walk.kind(parent) == Some(Lua::Variables));
     let local = statement.is_some_and(is_local);
     let whole = statement.unwrap_or(node);
     let names = walk.children(left);

@@ -7,10 +7,13 @@
 mod declare;
 mod kinds;
 
+use std::sync::LazyLock;
+
+use aho_corasick::AhoCorasick;
 use tree_sitter::Node;
 
 use self::kinds::Lua;
-use crate::languages::shared::is_test_path;
+use crate::languages::shared::{is_test_path, plain_words, skims_calling};
 use crate::model::{Answer, Carrier, Doc, NotationId};
 use crate::reading::{
     CommentForm, CommentPlace, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary,
@@ -103,6 +106,9 @@ pub(in crate::languages) static TYPED: LuaGrammar = LuaGrammar { vocabulary: &ki
 const LONG: &[(&str, &str)] =
     &[("--[[", "]]"), ("--[=[", "]=]"), ("--[==[", "]==]"), ("--[===[", "]===]"), ("--[====[", "]====]")];
 
+/// What a statement in a body does not hold when nothing in it matters to callers.
+static FACTS: LazyLock<AhoCorasick> = LazyLock::new(|| plain_words(&["function", "error", "--"]));
+
 impl Grammar for LuaGrammar {
     type Node = Lua;
 
@@ -141,6 +147,11 @@ impl Grammar for LuaGrammar {
             walk.is_test = Some(is_test_path(walk.source.path(), &["*_spec", "*_test", "test_*"]));
         }
         match kind {
+            Lua::Assignment | Lua::Call | Lua::Variables
+                if walk.in_code() && skims_calling(walk, node, &FACTS) == Next::Over =>
+            {
+                return Next::Over;
+            }
             Lua::Function => declare::function(walk, node),
             Lua::Assignment => declare::assignment(walk, node),
             Lua::Field => declare::field(walk, node),

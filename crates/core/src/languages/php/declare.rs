@@ -196,7 +196,7 @@ const VAGUE: &[&str] = &["Throwable", "Exception", "Error"];
 pub(super) fn throws<'t>(walk: &mut Walk<'t, Php>, node: Node<'t>) {
     let condition = walk.take_condition(node).or_else(|| {
         let statement =
-            node.parent().filter(|&parent| walk.kind(parent) == Some(Php::ExpressionStatement))?;
+            walk.parent(node).filter(|&parent| walk.kind(parent) == Some(Php::ExpressionStatement))?;
         walk.take_condition(statement)
     });
     let Some(&thrown) = walk.children(node).first() else { return };

@@ -3,10 +3,10 @@
 use tree_sitter::Node;
 
 use super::kinds::{self, Python};
-use super::{PYTHON, declare, docstring, finish, flow};
+use super::{PYTHON, declare, docstring, finish, flow, statements};
 use crate::languages::shared::is_test_path;
 use crate::model::{Carrier, Doc};
-use crate::reading::{CommentForm, Grammar, Language, Next, Scope, Vocabulary, Walk};
+use crate::reading::{CommentForm, Given, Grammar, Language, Next, Scope, Vocabulary, Walk};
 
 /// The grammar of Python.
 pub(in crate::languages) struct PythonGrammar;
@@ -25,6 +25,10 @@ impl Grammar for PythonGrammar {
 
     fn serves(&self) -> &'static Language {
         &PYTHON
+    }
+
+    fn mask<'s>(&self, text: &'s str) -> Given<'s> {
+        statements::without_plain_statements(text)
     }
 
     fn comment(&self, text: &str) -> CommentForm {
@@ -55,6 +59,7 @@ impl Grammar for PythonGrammar {
             Python::Except => flow::handles(walk, node),
             Python::With => flow::suppresses(walk, node),
             Python::If => flow::guards(walk, node),
+            Python::Block => walk.calls_left_out(node),
             Python::Call | Python::Await | Python::For | Python::Comprehension => walk.calls(),
             // Interpolations aside, nothing in a string matters; they hold calls at most.
             // Defaults and decorators are worked out elsewhere than in the body.
@@ -68,7 +73,6 @@ impl Grammar for PythonGrammar {
             Python::Assert
             | Python::Attribute
             | Python::AugmentedAssignment
-            | Python::Block
             | Python::ConcatenatedString
             | Python::DefaultParameter
             | Python::DictSplat

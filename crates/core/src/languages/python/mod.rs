@@ -13,6 +13,7 @@ mod flow;
 pub(super) mod grammar;
 mod kinds;
 mod parameters;
+mod statements;
 mod types;
 
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};

@@ -74,8 +74,8 @@ pub(super) fn method<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>, is: Ruby) {
     if constructor && declaration.signature.parameters.is_empty() && walk.field(node, "body").is_none() {
         declaration.excuses.push(Excuse::EmptyConstructors);
     }
-    let wrapped = node.parent().filter(|&parent| walk.kind(parent) == Some(Ruby::Arguments));
-    if let Some(call) = wrapped.and_then(|arguments| arguments.parent()) {
+    let wrapped = walk.parent(node).filter(|&parent| walk.kind(parent) == Some(Ruby::Arguments));
+    if let Some(call) = wrapped.and_then(|arguments| walk.parent(arguments)) {
         // `private def …`: the comment stands above the word.
         declaration.span = walk.span(call);
     }
@@ -168,8 +168,8 @@ pub(super) fn call<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) -> Next {
 
 fn attributes<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>, word: &str) {
     let Some(arguments) = walk.field(node, "arguments") else { return };
-    let wrapped = node.parent().filter(|&parent| walk.kind(parent) == Some(Ruby::Arguments));
-    let whole = wrapped.and_then(|arguments| arguments.parent()).unwrap_or(node);
+    let wrapped = walk.parent(node).filter(|&parent| walk.kind(parent) == Some(Ruby::Arguments));
+    let whole = wrapped.and_then(|arguments| walk.parent(arguments)).unwrap_or(node);
     for symbol in walk.children_of(arguments, Ruby::Symbol) {
         let mut declaration = begin_declaration(walk, Kind::Property, symbol, whole);
         declaration.name = Name::new(walk.text(symbol).trim_start_matches(':'));
@@ -312,7 +312,7 @@ const IMMEDIATE: &[&str] = &[
 
 /// Tells whether a block surely is called by the method it is given to.
 pub(super) fn runs_at_once<'t>(walk: &Walk<'t, Ruby>, node: Node<'t>) -> bool {
-    let call = node.parent().filter(|&parent| walk.kind(parent) == Some(Ruby::Call));
+    let call = walk.parent(node).filter(|&parent| walk.kind(parent) == Some(Ruby::Call));
     let method = call.and_then(|call| walk.field(call, "method"));
     method.is_some_and(|method| IMMEDIATE.contains(&walk.text(method)))
 }

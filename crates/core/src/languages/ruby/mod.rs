@@ -7,9 +7,12 @@
 mod declare;
 mod types;
 
+use std::sync::LazyLock;
+
+use aho_corasick::AhoCorasick;
 use tree_sitter::Node;
 
-use crate::languages::shared::is_test_path;
+use crate::languages::shared::{is_test_path, plain_words, skims_calling};
 use crate::model::{Answer, Carrier, Dialect, Doc, NotationId};
 use crate::reading::{
     CommentForm, CommentPlace, Demand, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary, Walk,
@@ -90,6 +93,11 @@ const MAGIC: &[&str] = &[
     "typed:", "rubocop:", "simplecov:", "!/", "steep:", "sorbet:", ":stopdoc:", ":startdoc:",
 ];
 
+/// What a method does not hold when nothing in it matters to callers.
+static FACTS: LazyLock<AhoCorasick> = LazyLock::new(|| {
+    plain_words(&["raise", "fail", "return", " def ", "\tdef ", "class", "module", "#", "=begin"])
+});
+
 impl Grammar for RubyGrammar {
     type Node = Ruby;
 
@@ -127,7 +135,10 @@ impl Grammar for RubyGrammar {
         match kind {
             Ruby::Class | Ruby::Module => declare::type_declaration(walk, node, kind),
             Ruby::SingletonClass => declare::singleton_class(walk, node),
-            Ruby::Method | Ruby::SingletonMethod => declare::method(walk, node, kind),
+            Ruby::Method | Ruby::SingletonMethod => {
+                declare::method(walk, node, kind);
+                return skims_calling(walk, node, &FACTS);
+            }
             Ruby::Assignment => declare::constant(walk, node),
             Ruby::Call => return declare::call(walk, node),
             Ruby::Identifier => declare::word(walk, node),

@@ -124,7 +124,7 @@ fn surface<'t>(walk: &Walk<'t, Rust>, node: Node<'t>) -> Surface {
 
 /// Tells whether the current node stands in the implementation of a trait.
 fn implements_trait<'t>(walk: &Walk<'t, Rust>, node: Node<'t>) -> bool {
-    let around = node.parent().and_then(|list| list.parent());
+    let around = walk.parent(node).and_then(|list| walk.parent(list));
     around
         .is_some_and(|around| walk.kind(around) == Some(Rust::Impl) && walk.field(around, "trait").is_some())
 }
@@ -157,7 +157,7 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Rust>, node: Node<'t>) {
 }
 
 fn in_implementation<'t>(walk: &Walk<'t, Rust>, node: Node<'t>) -> bool {
-    let around = node.parent().and_then(|list| list.parent());
+    let around = walk.parent(node).and_then(|list| walk.parent(list));
     around.is_some_and(|around| walk.kind(around) == Some(Rust::Impl))
 }
 
@@ -385,7 +385,7 @@ pub(super) fn re_export<'t>(walk: &mut Walk<'t, Rust>, node: Node<'t>) {
 
 /// Tells whether a block is the body of a function.
 pub(super) fn is_function_body<'t>(walk: &Walk<'t, Rust>, node: Node<'t>) -> bool {
-    node.parent().is_some_and(|parent| walk.kind(parent) == Some(Rust::Function))
+    walk.parent(node).is_some_and(|parent| walk.kind(parent) == Some(Rust::Function))
 }
 
 fn panics(walk: &mut Walk<'_, Rust>, span: Span) {

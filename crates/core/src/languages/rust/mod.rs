@@ -37,7 +37,7 @@ pub(super) static RUST: Language = Language {
     hierarchy: &SECTIONS,
     examples: Examples {
         fences: &["", "rust"],
-        around: &[("", ""), ("fn f() {\n", "\n}"), ("impl A {\n", "\n}")],
+        around: &[("fn f() {\n", "\n}"), ("", ""), ("impl A {\n", "\n}")],
         ..Examples::NONE
     },
     ..Language::of("rust", "Rust", &GrammarReader(&GRAMMAR))

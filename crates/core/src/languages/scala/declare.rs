@@ -99,7 +99,7 @@ fn supertypes<'t>(walk: &Walk<'t, Scala>, node: Node<'t>) -> Vec<Name> {
 /// Declares a case of an enumeration.
 pub(super) fn enum_case<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
     let Some(name) = walk.field(node, "name") else { return };
-    let mut declaration = begin(walk, Kind::EnumMember, name, node.parent().unwrap_or(node));
+    let mut declaration = begin(walk, Kind::EnumMember, name, walk.parent(node).unwrap_or(node));
     declaration.excuses.push(Excuse::EnumMembers);
     walk.declare(declaration);
 }
@@ -327,8 +327,12 @@ pub(super) fn tries<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
 
 /// Opens a handler: a case that stands in a `catch`.
 pub(super) fn handles<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
-    let around = node.parent().map(|parent| {
-        if walk.kind(parent) == Some(Scala::CaseBlock) { parent.parent().unwrap_or(parent) } else { parent }
+    let around = walk.parent(node).map(|parent| {
+        if walk.kind(parent) == Some(Scala::CaseBlock) {
+            walk.parent(parent).unwrap_or(parent)
+        } else {
+            parent
+        }
     });
     if around.is_none_or(|around| walk.kind(around) != Some(Scala::Catch)) {
         return;

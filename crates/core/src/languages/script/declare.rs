@@ -27,7 +27,7 @@ pub(super) fn is_documented(walk: &Walk<'_, Script>, start: u32) -> bool {
 /// Returns the statement around a declaration that its comment stands above.
 pub(super) fn wrapper<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Node<'t> {
     let mut outer = node;
-    while let Some(parent) = outer.parent() {
+    while let Some(parent) = walk.parent(outer) {
         let wraps = matches!(
             walk.kind(parent),
             Some(Script::Export | Script::Ambient | Script::ExpressionStatement | Script::Assignment)
@@ -52,23 +52,26 @@ fn begin<'t>(
     let mut declaration = walk.start(kind, name, outer, body);
     declaration.name = bare_name(walk, name);
     declaration.qualified = smol_str::SmolStr::new(declaration.name.as_str());
-    let block = outer.parent();
-    let in_namespace = block.and_then(|block| block.parent()).filter(|_| outer.kind() != "export_statement");
-    let elsewhere = block.and_then(|block| block.parent()).is_some_and(|around| match walk.kind(around) {
-        Some(Script::Ambient) => true,
-        Some(Script::Namespace) => {
-            walk.field(around, "name").is_some_and(|name| walk.text(name).starts_with(['"', '\'']))
-        }
-        _ => false,
-    });
+    let block = walk.parent(outer);
+    let in_namespace =
+        block.and_then(|block| walk.parent(block)).filter(|_| outer.kind() != "export_statement");
+    let elsewhere =
+        block.and_then(|block| walk.parent(block)).is_some_and(|around| match walk.kind(around) {
+            Some(Script::Ambient) => true,
+            Some(Script::Namespace) => {
+                walk.field(around, "name").is_some_and(|name| walk.text(name).starts_with(['"', '\'']))
+            }
+            _ => false,
+        });
     if elsewhere {
         // What is declared for all scripts, or for another module, is given out there.
         walk.given_out.push(declaration.name.as_str().into());
     }
     // Inside a namespace only what is exported can be seen; where all is only declared, all is.
     if let Some(namespace) = in_namespace.filter(|&around| walk.kind(around) == Some(Script::Namespace)) {
-        let declared = namespace.parent().is_some_and(|around| walk.kind(around) == Some(Script::Ambient))
-            || walk.source.path().ends_with(".d.ts");
+        let declared =
+            walk.parent(namespace).is_some_and(|around| walk.kind(around) == Some(Script::Ambient))
+                || walk.source.path().ends_with(".d.ts");
         if !declared {
             declaration.surface = Surface::Private;
         }
@@ -274,7 +277,7 @@ pub(super) fn method<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Script
             .take_while(|child| child.id() != name.id())
             .any(|child| child.kind() == what)
     };
-    let in_class = walk.owner_kind() == Some(Kind::Class) && !in_object(node);
+    let in_class = walk.owner_kind() == Some(Kind::Class) && !in_object(walk, node);
     let kind = match () {
         () if text == "constructor" && in_class && !word("static") => Kind::Constructor,
         () if word("get") || word("set") => Kind::Property,
@@ -316,8 +319,8 @@ fn note_constructor(walk: &mut Walk<'_, Script>, id: DeclId) {
     }
 }
 
-fn in_object(node: Node<'_>) -> bool {
-    node.parent().is_some_and(|parent| parent.kind() == "object")
+fn in_object<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> bool {
+    walk.parent(node).is_some_and(|parent| parent.kind() == "object")
 }
 
 fn member_surface<'t>(walk: &Walk<'t, Script>, node: Node<'t>, name: &str) -> Surface {

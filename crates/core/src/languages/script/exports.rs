@@ -10,7 +10,7 @@ use crate::text::Span;
 
 /// Notes what an `export` gives out.
 pub(super) fn export<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
-    if node.parent().is_none_or(|parent| parent.kind() != "program") {
+    if walk.parent(node).is_none_or(|parent| parent.kind() != "program") {
         return;
     }
     walk.is_module = true;

@@ -18,7 +18,7 @@ pub(super) use c_like::{block_form, opens_with_tag};
 pub(super) use conditions::{note_guard, note_guard_in, note_guarded, raises_made, refuses_null};
 pub(super) use jvm::{JVM_AMBIENT, JVM_EXCEPTIONS, JVM_WORDS};
 pub(super) use members::narrow_by_type;
-pub(super) use skim::skims;
+pub(super) use skim::{skims, skims_calling};
 pub(super) use tests_named::is_test_path;
 
 /// Names kinds and fields that `grammar` uses and its tree-sitter grammar lacks.

@@ -20,3 +20,17 @@ pub(in crate::languages) fn skims<N: Copy>(
     }
     walk.over_calls()
 }
+
+/// As [`skims`], in languages whose calls need no parentheses: anything may be one.
+pub(in crate::languages) fn skims_calling<N: Copy>(
+    walk: &mut Walk<'_, N>,
+    node: Node<'_>,
+    facts: &AhoCorasick,
+) -> Next {
+    let next = walk.over_calls();
+    if next == Next::Into || facts.is_match(walk.text(node)) {
+        return Next::Into;
+    }
+    walk.calls();
+    next
+}

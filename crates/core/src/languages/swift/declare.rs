@@ -46,7 +46,7 @@ fn begin<'t>(walk: &Walk<'t, Swift>, kind: Kind, name: Node<'t>, node: Node<'t>)
 
 /// A member of a protocol, a case, or a member of an extension with a level of its own has that level.
 fn default_surface<'t>(walk: &Walk<'t, Swift>, node: Node<'t>) -> Surface {
-    let around = node.parent().and_then(|body| body.parent());
+    let around = walk.parent(node).and_then(|body| walk.parent(body));
     let inherited = around.filter(|&around| {
         walk.kind(around) == Some(Swift::Protocol)
             || walk.field(around, "declaration_kind").is_some_and(|kind| walk.text(kind) == "extension")
@@ -87,7 +87,7 @@ fn supertypes<'t>(walk: &Walk<'t, Swift>, node: Node<'t>) -> Vec<Name> {
 /// Declares a function, method or operator.
 pub(super) fn function<'t>(walk: &mut Walk<'t, Swift>, node: Node<'t>) {
     let Some(name) = walk.field(node, "name") else { return };
-    let in_type = node.parent().is_some_and(|body| body.kind().ends_with("_body"));
+    let in_type = walk.parent(node).is_some_and(|body| body.kind().ends_with("_body"));
     let text = walk.text(name);
     let operator = !text.starts_with(|c: char| c.is_alphabetic() || matches!(c, '_' | '`'));
     let kind = match in_type {
