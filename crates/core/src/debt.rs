@@ -2,7 +2,7 @@
 
 use crate::index::Family;
 use crate::model::{
-    Answer, Construction, Declaration, DocComment, EntryKind, Kind, Origin, Signature, Thrown, Variadic,
+    Answer, Construction, Declaration, DocComment, EntryKind, Kind, Origin, Said, Signature, Thrown, Variadic,
 };
 use crate::notations;
 use crate::pairing::Pairing;
@@ -110,6 +110,19 @@ impl Debt {
             }
         }
         out
+    }
+
+    /// Sets aside what a comment at another place says.
+    pub fn pay(&mut self, signature: &Signature, said: &Said) {
+        for (owed, parameter) in self.params.iter_mut().zip(&signature.parameters) {
+            *owed &= !parameter.named().is_some_and(|name| said.params.contains(name));
+        }
+        for (owed, parameter) in self.typeparams.iter_mut().zip(&signature.type_parameters) {
+            *owed &= !said.typeparams.contains(&parameter.name);
+        }
+        self.returns &= !said.returns;
+        self.yields &= !said.returns;
+        self.throws.retain(|&at| !said.throws.contains(&signature.throws[at].ty));
     }
 
     /// Returns all that a signature has to document in a notation.

@@ -64,7 +64,10 @@ fn declared(
         end_line: whole.end_line,
         start: whole.start,
         end: whole.end,
-        same_as: None,
+        same_as: declaration
+            .elsewhere
+            .as_ref()
+            .and_then(|place| Some(place.counted_at.as_ref()?.to_string())),
         parameters: signature.parameters.iter().map(|parameter| parameter_of(parameter, &text)).collect(),
         type_parameters: signature.type_parameters.iter().map(|p| p.name.as_str().to_owned()).collect(),
         returns: wire::Returns {

@@ -3,7 +3,8 @@
 use serde::{Deserialize, Serialize};
 use smol_str::SmolStr;
 
-use crate::model::{Answer, Declaration, Kind, Name, Origin, Outline, Receiver, Surface, Thrown};
+use super::halves::{self, HalfFacts};
+use crate::model::{Answer, DeclId, Declaration, DocComment, Kind, Name, Origin, Outline, Receiver, Thrown};
 use crate::reading::Language;
 use crate::text::{Source, narrow};
 
@@ -14,12 +15,10 @@ pub struct FileFacts {
     pub path: SmolStr,
     /// The languages that share their types with this file's.
     pub family: SmolStr,
-    /// Whether it is a header; nothing in languages without headers.
-    pub is_header: Option<bool>,
     /// The types it declares, and those it extends.
     pub types: Vec<TypeFacts>,
     /// In languages with headers and with stubs, what other files may declare as well.
-    pub callables: Vec<CallableFacts>,
+    pub half: HalfFacts,
     /// What leaves each callable and what it calls, where that was wished for.
     pub flows: Vec<FlowFacts>,
 }
@@ -61,6 +60,8 @@ pub struct TypeFacts {
     pub values: Vec<SmolStr>,
     /// It has a doc comment.
     pub documented: bool,
+    /// It is one of several parts.
+    pub partial: bool,
 }
 
 /// A member of a type.
@@ -74,30 +75,19 @@ pub struct MemberFacts {
     pub documented: bool,
 }
 
-/// A callable that another file may declare or define.
-#[derive(Clone, Debug, Default, PartialEq, Eq, Hash, Serialize, Deserialize)]
-pub struct CallableFacts {
-    /// Owners and name, joined by dots.
-    pub qualified: SmolStr,
-    /// How many parameters it takes.
-    pub arity: u32,
-    /// It has a doc comment.
-    pub documented: bool,
-}
-
 /// Returns how many parameters a member takes; nothing for what is not called.
 pub(super) fn arity(declaration: &Declaration) -> Option<u32> {
     declaration.kind.is_callable().then(|| narrow(declaration.signature.parameters.len()))
 }
 
-/// Tells whether another file may declare it too, as far as linkage goes.
-pub(super) fn is_linked(declaration: &Declaration) -> bool {
-    declaration.kind.is_callable() && declaration.surface != Surface::Private && !declaration.unasked
-}
-
 /// Reads the facts of a file off its outline.
 #[must_use]
-pub fn tell(outline: &Outline, language: &Language, source: &Source) -> FileFacts {
+pub fn tell<'d>(
+    outline: &Outline,
+    language: &Language,
+    source: &Source,
+    doc: &dyn Fn(DeclId) -> Option<&'d DocComment>,
+) -> FileFacts {
     let path = source.path();
     let mut types: Vec<TypeFacts> = Vec::new();
     let mut place: Vec<Option<usize>> = vec![None; outline.declarations.len()];
@@ -109,6 +99,7 @@ pub fn tell(outline: &Outline, language: &Language, source: &Source) -> FileFact
                 qualified: declaration.qualified.clone(),
                 supertypes: declaration.supertypes.iter().map(|name| SmolStr::new(name.as_str())).collect(),
                 documented: declaration.comment.doc.is_some(),
+                partial: declaration.partial,
                 ..TypeFacts::default()
             });
             continue;
@@ -137,18 +128,11 @@ pub fn tell(outline: &Outline, language: &Language, source: &Source) -> FileFact
             ..TypeFacts::default()
         });
     }
-    let callables = match language.is_header {
-        None => Vec::new(),
-        Some(_) => {
-            outline.declarations.iter().filter(|declaration| is_linked(declaration)).map(callable).collect()
-        }
-    };
     FileFacts {
         path: SmolStr::new(path),
         family: SmolStr::new_static(language.family),
-        is_header: language.is_header.map(|is_header| is_header(path)),
         types,
-        callables,
+        half: halves::tell(outline, language, path, doc),
         flows: if outline.calls.is_empty() { Vec::new() } else { flows(outline, source) },
     }
 }
@@ -176,12 +160,4 @@ fn flows(outline: &Outline, source: &Source) -> Vec<FlowFacts> {
         }
     };
     callables.map(flow).collect()
-}
-
-fn callable(declaration: &Declaration) -> CallableFacts {
-    CallableFacts {
-        qualified: declaration.qualified.clone(),
-        arity: narrow(declaration.signature.parameters.len()),
-        documented: declaration.comment.doc.is_some(),
-    }
 }

@@ -2,11 +2,14 @@
 //! file defines. Each file tells its facts once; the index of all of them answers for every file alike, so that
 //! one file is reviewed as the whole project is.
 //!
-//! `facts` is what one file tells; `calls` follows exceptions through calls; `project` is all of it, by family of languages.
+//! `facts` is what one file tells; `calls` follows exceptions through calls; `halves` joins
+//! what is declared at several places; `project` is all of it, by family of languages.
 
 mod calls;
 mod facts;
+mod halves;
 mod project;
 
-pub use facts::{CallFacts, CallableFacts, FileFacts, FlowFacts, MemberFacts, TypeFacts, tell};
-pub use project::{Family, Index, Lookup, Member, Owner, Pair};
+pub use facts::{CallFacts, FileFacts, FlowFacts, MemberFacts, TypeFacts, tell};
+pub use halves::{HalfFacts, SharedFacts};
+pub use project::{Family, Index, Lookup, Member, Owner};

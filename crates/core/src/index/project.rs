@@ -6,16 +6,10 @@ use smol_str::SmolStr;
 
 use super::calls::CallGraph;
 use super::facts::{self, FileFacts, MemberFacts, TypeFacts};
-use crate::model::{Declaration, Name, Outline, Surface};
+use super::halves::{self, Places};
+use crate::model::{Declaration, Name, Outline};
 use crate::reading::{Language, Types};
 use crate::text::narrow;
-
-/// What is known of a callable from headers and sources together.
-#[derive(Clone, Copy, Debug, Default, PartialEq, Eq)]
-pub struct Pair {
-    in_header: bool,
-    documented_in_source: bool,
-}
 
 /// The type that a member is of, whether or not its file declares it.
 #[derive(Clone, Copy, Debug)]
@@ -47,8 +41,7 @@ pub struct Family {
     /// Each type with the file that declares it.
     types: Vec<(u32, TypeFacts)>,
     by_name: HashMap<SmolStr, Vec<u32>>,
-    pairs: HashMap<(SmolStr, u32), Pair>,
-    has_headers: bool,
+    halves: Places,
     calls: CallGraph,
 }
 
@@ -71,6 +64,7 @@ impl Index {
             let mut calls = std::mem::take(&mut family.calls);
             calls.settle(family);
             family.calls = calls;
+            family.halves.settle();
         }
         out
     }
@@ -87,13 +81,7 @@ impl Family {
         let number = narrow(self.paths.len());
         self.numbers.insert(file.path.clone(), number);
         self.paths.push(file.path);
-        let is_header = file.is_header == Some(true);
-        self.has_headers |= is_header;
-        for declared in file.callables {
-            let pair = self.pairs.entry((declared.qualified, declared.arity)).or_default();
-            pair.in_header |= is_header;
-            pair.documented_in_source |= !is_header && declared.documented;
-        }
+        self.halves.take(number, file.half);
         self.calls.take(number, file.flows);
         for facts in file.types {
             self.by_name.entry(facts.name.clone()).or_default().push(narrow(self.types.len()));
@@ -203,27 +191,15 @@ impl Family {
         for declaration in &mut outline.declarations {
             language.hierarchy.settle(&mut declaration.signature.throws, self);
         }
-        let Some(is_header) = language.is_header else { return };
-        let header = is_header(path);
-        for declaration in &mut outline.declarations {
-            if !self.has_headers && declaration.surface == Surface::Package && declaration.owner.is_none() {
-                // Without headers, what can be linked is what callers have.
-                declaration.surface = Surface::Public;
-            }
-            if !facts::is_linked(declaration) {
-                continue;
-            }
-            let key = (declaration.qualified.clone(), narrow(declaration.signature.parameters.len()));
-            let Some(pair) = self.pairs.get(&key).filter(|pair| pair.in_header) else { continue };
-            match (header, declaration.comment.doc.is_some()) {
-                (true, false) => declaration.answered |= pair.documented_in_source,
-                (false, false) => declaration.answered = true,
-                (false, true) if declaration.surface == Surface::Package => {
-                    declaration.surface = Surface::Public;
-                }
-                (true | false, true) => {}
-            }
-        }
+        self.halves.apply(outline, language, (self, path));
+        halves::join_parts(outline, (self, path));
+    }
+
+    /// Returns the parts of a type: the path of each, and whether it has a comment.
+    pub(super) fn parts(&self, qualified: &str) -> Vec<(&str, bool)> {
+        let name = qualified.rsplit('.').next().unwrap_or_default();
+        let parts = self.named(name).filter(|(_, facts)| facts.partial && facts.qualified == qualified);
+        parts.map(|(path, facts)| (path, facts.documented)).collect()
     }
 }
 

@@ -306,6 +306,10 @@ pub struct Declaration {
     pub unasked: bool,
     /// Another declaration's comment answers for it (accessors, overload stubs).
     pub answered: bool,
+    /// It is one of several parts, which may stand in several files.
+    pub partial: bool,
+    /// Where else the same thing is declared, once the project is known.
+    pub elsewhere: Option<Box<Elsewhere>>,
     /// Why nothing is asked of it; one of several where several apply.
     pub excuses: Vec<Excuse>,
     /// A mark in the code leaves it, and all it owns, out of the documentation.
@@ -320,7 +324,35 @@ pub struct Declaration {
     pub construction: Construction,
 }
 
+/// Another place that declares the same thing: a header or source, a stub or source, a part of a type.
+#[derive(Clone, Debug, Default, PartialEq, Eq)]
+pub struct Elsewhere {
+    /// Path and qualified name of the place that is asked and counted, joined by `#`; nothing when it is this one.
+    pub counted_at: Option<SmolStr>,
+    /// What the comment there says: it need not be said again.
+    pub said: Said,
+}
+
+/// What the entries of a comment speak of.
+#[derive(Clone, Debug, Default, PartialEq, Eq, Hash, serde::Serialize, serde::Deserialize)]
+pub struct Said {
+    /// Parameters.
+    pub params: Vec<Name>,
+    /// Type parameters.
+    pub typeparams: Vec<Name>,
+    /// Types of exceptions.
+    pub throws: Vec<Name>,
+    /// There is an entry for what comes back.
+    pub returns: bool,
+}
+
 impl Declaration {
+    /// Tells whether another place that declares the same is asked and counted for both.
+    #[must_use]
+    pub fn is_counted_elsewhere(&self) -> bool {
+        self.elsewhere.as_ref().is_some_and(|elsewhere| elsewhere.counted_at.is_some())
+    }
+
     /// Makes a declaration of which only kind, name and place are known.
     #[must_use]
     pub fn new(kind: Kind, name: Name, name_span: Span, span: Span) -> Self {
@@ -340,6 +372,8 @@ impl Declaration {
             overrides: false,
             unasked: false,
             answered: false,
+            partial: false,
+            elsewhere: None,
             excuses: Vec::new(),
             hidden: false,
             computed_comment: false,

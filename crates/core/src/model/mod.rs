@@ -14,7 +14,9 @@ pub use comment::{
     Carrier, CommentId, Dialect, Doc, DocComment, Entry, EntryKind, EntryName, Labels, Mark, MarkStanding,
     RawComment, Section,
 };
-pub use declaration::{Attached, Body, Construction, DeclId, Declaration, Excuse, Kind, Misplaced, Surface};
+pub use declaration::{
+    Attached, Body, Construction, DeclId, Declaration, Elsewhere, Excuse, Kind, Misplaced, Said, Surface,
+};
 pub use finding::{Finding, Level, RawFinding, Related, State};
 pub use ids::{LanguageId, NotationId, RuleId};
 pub use name::Name;

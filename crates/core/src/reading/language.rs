@@ -137,6 +137,41 @@ pub trait Reader: Sync {
 /// (numbers widen), types of different families always do.
 pub type TypeWords = &'static [(&'static str, &'static str)];
 
+/// Which files declare what others declare too: the two are one thing, with one debt.
+#[derive(Clone, Copy, Debug)]
+pub enum Halves {
+    /// Each file is for itself.
+    None,
+    /// Headers lead, and what they declare may be defined in any source. Tells the path of a header.
+    Headers(fn(&str) -> bool),
+    /// The source leads, and a stub stands beside it. Returns what the paths of both have in common and which of the
+    /// two a path is; nothing for a file that is neither.
+    Stubs(fn(&str) -> Option<(&str, Half)>),
+}
+
+/// One of two files that declare the same.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Hash, serde::Deserialize, serde::Serialize)]
+pub enum Half {
+    /// The one that is asked and counted when both have a comment, or none has.
+    Leading,
+    /// The other one.
+    Following,
+}
+
+impl Halves {
+    /// Returns what a path has in common with that of its other half, and which half it is; nothing where it has none.
+    #[must_use]
+    pub fn of(self, path: &str) -> Option<(&str, Half)> {
+        match self {
+            Self::None => None,
+            Self::Headers(is_header) => {
+                Some(("", if is_header(path) { Half::Leading } else { Half::Following }))
+            }
+            Self::Stubs(half) => half(path),
+        }
+    }
+}
+
 /// How comments show code of the language, and what may be taken for granted around it.
 #[derive(Clone, Copy, Debug)]
 pub struct Examples {
@@ -204,8 +239,8 @@ pub struct Language {
     pub opens_with_name: bool,
     /// Whether a doc comment between annotations and the name is dropped.
     pub drops_after_annotations: bool,
-    /// Tells the path of a header, which declares what other files define; none where each file is for itself.
-    pub is_header: Option<fn(&str) -> bool>,
+    /// Which files declare what others declare too.
+    pub halves: Halves,
     /// Names that differ only in upper and lower case are one.
     pub ignores_case: bool,
     /// Characters that frame the lines of a comment.
@@ -248,7 +283,7 @@ impl Language {
             deprecation: Deprecation { comment_follows: false, code_follows: false },
             opens_with_name: false,
             drops_after_annotations: false,
-            is_header: None,
+            halves: Halves::None,
             ignores_case: false,
             border: "",
             hierarchy: &NO_HIERARCHY,

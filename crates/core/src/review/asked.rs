@@ -54,6 +54,7 @@ impl Standings {
                 || owner.is_some_and(|owner| out.standings[owner] == Standing::Skipped);
             let sibling = &mut last_sibling[owner.map_or(0, |owner| owner + 1)];
             let answered = (declaration.answered && (doc.is_none() || !declaration.kind.is_type()))
+                || declaration.is_counted_elsewhere()
                 || sibling.is_some_and(|before| {
                     answers(file, DeclId(narrow(before)), declaration, out.answered[before])
                 });
@@ -115,6 +116,7 @@ impl Standings {
         self.is_asked(file, id)
             && !(doc.inherits
                 || declaration.computed_comment
+                || declaration.is_counted_elsewhere()
                 || declaration.overrides
                 || declaration.signature.hidden)
             && !self.overriding[id.0 as usize]

@@ -114,6 +114,9 @@ pub fn examine<'a>(
     if !known {
         debt.params.fill(false);
     }
+    if let Some(elsewhere) = &declaration.elsewhere {
+        debt.pay(signature, &elsewhere.said);
+    }
     Examined { signature, known, pairing, debt }
 }
 

@@ -133,7 +133,7 @@ impl<'a> FileReading<'a> {
     /// Returns what the file tells the others.
     #[must_use]
     pub fn facts(&self) -> FileFacts {
-        index::tell(&self.outline, self.language, &self.source)
+        index::tell(&self.outline, self.language, &self.source, &|id| self.doc(id))
     }
 
     /// Settles what the files of the project tell of this one.

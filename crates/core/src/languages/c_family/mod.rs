@@ -25,8 +25,8 @@ use self::mask::Plainer;
 use crate::languages::shared::is_test_path;
 use crate::model::{Carrier, Doc, NotationId, Outline};
 use crate::reading::{
-    CommentForm, Demand, Deprecation, Given, Grammar, GrammarReader, Language, Next, Owe, Parsers, Reader,
-    Scope, Token, Vocabulary, Walk, Wishes,
+    CommentForm, Demand, Deprecation, Given, Grammar, GrammarReader, Halves, Language, Next, Owe, Parsers,
+    Reader, Scope, Token, Vocabulary, Walk, Wishes,
 };
 use crate::text::{Source, Span};
 
@@ -39,7 +39,7 @@ pub(super) static C: Language = Language {
     notation: NotationId::new("commands"),
     demand: Demand::of(Owe::BeyondSummary),
     type_words: types::WORDS,
-    is_header: Some(declare::is_header),
+    halves: Halves::Headers(declare::is_header),
     family: "c",
     deprecation: Deprecation { comment_follows: true, code_follows: false },
     ..Language::of("c", "C", &FamilyReader(&PLAIN_READER))
@@ -55,7 +55,7 @@ pub(super) static CPP: Language = Language {
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,
     type_words: types::WORDS,
-    is_header: Some(declare::is_header),
+    halves: Halves::Headers(declare::is_header),
     family: "c",
     ..Language::of("cpp", "C++", &FamilyReader(&PLUS_READER))
 };

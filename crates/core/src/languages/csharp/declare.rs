@@ -132,8 +132,8 @@ pub(super) fn type_declaration<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>, 
         _ => Kind::Class,
     };
     let (mut declaration, modifiers) = start(walk, node, kind, name);
-    // A comment on any part answers for all; the others may be in files that are not seen.
-    declaration.answered = modifiers.has("partial");
+    // A comment on any part answers for all.
+    declaration.partial = modifiers.has("partial");
     if let Some(body) = walk.field(node, kinds::BODY) {
         declaration.header_end = walk.span(body).start;
         declaration.body = Body::Present;

@@ -15,7 +15,7 @@ mod parameters;
 mod types;
 
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
-use crate::reading::{CommentPlace, Demand, Deprecation, Examples, GrammarReader, Language, Owe};
+use crate::reading::{CommentPlace, Demand, Deprecation, Examples, GrammarReader, Halves, Language, Owe};
 
 /// C#.
 pub(super) static CSHARP: Language = Language {
@@ -48,7 +48,7 @@ pub(super) static CSHARP: Language = Language {
     deprecation: Deprecation { comment_follows: false, code_follows: false },
     opens_with_name: false,
     drops_after_annotations: true,
-    is_header: None,
+    halves: Halves::None,
     ignores_case: false,
     border: "",
     hierarchy: &types::HIERARCHY,

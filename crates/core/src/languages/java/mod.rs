@@ -14,7 +14,7 @@ mod types;
 
 use crate::languages::shared::{JVM_AMBIENT, JVM_EXCEPTIONS};
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
-use crate::reading::{CommentPlace, Demand, Deprecation, Examples, GrammarReader, Language, Owe};
+use crate::reading::{CommentPlace, Demand, Deprecation, Examples, GrammarReader, Halves, Language, Owe};
 
 /// Java.
 pub(super) static JAVA: Language = Language {
@@ -34,7 +34,7 @@ pub(super) static JAVA: Language = Language {
     any_optional: false,
     opens_with_name: false,
     drops_after_annotations: true,
-    is_header: None,
+    halves: Halves::None,
     ignores_case: false,
     border: "",
     examples: Examples {

@@ -17,7 +17,9 @@ mod statements;
 mod types;
 
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
-use crate::reading::{CommentPlace, Demand, Deprecation, Examples, GrammarReader, Language, Owe};
+use crate::reading::{
+    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Half, Halves, Language, Owe,
+};
 
 /// Python.
 pub(super) static PYTHON: Language = Language {
@@ -43,7 +45,7 @@ pub(super) static PYTHON: Language = Language {
     any_optional: false,
     opens_with_name: false,
     drops_after_annotations: false,
-    is_header: None,
+    halves: Halves::Stubs(half),
     ignores_case: false,
     border: "",
     examples: Examples {
@@ -60,3 +62,9 @@ pub(super) static PYTHON: Language = Language {
     literal_type: types::literal_type,
     reader: &GrammarReader(&grammar::GRAMMAR),
 };
+
+/// A stub stands beside its source (the typing specification's "Distributing type information").
+fn half(path: &str) -> Option<(&str, Half)> {
+    let stub = path.strip_suffix(".pyi").map(|stem| (stem, Half::Following));
+    stub.or_else(|| path.strip_suffix(".py").map(|stem| (stem, Half::Leading)))
+}

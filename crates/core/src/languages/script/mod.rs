@@ -22,8 +22,8 @@ use self::kinds::Script;
 use crate::languages::shared::{block_form, is_test_path, opens_with_tag};
 use crate::model::{Dialect, Doc, NotationId, Outline};
 use crate::reading::{
-    CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Language, Next, Owe, Parsers, Reader,
-    Token, Vocabulary, Walk, Wishes,
+    CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Half, Halves, Language, Next, Owe, Parsers,
+    Reader, Token, Vocabulary, Walk, Wishes,
 };
 use crate::text::{Source, Span};
 
@@ -43,6 +43,7 @@ pub(super) static JAVASCRIPT: Language = Language {
     type_words: types::WORDS,
     literal_type: types::literal_type,
     family: "script",
+    halves: Halves::Stubs(half),
     examples: Examples {
         fences: &["js", "javascript", "jsx"],
         around: &[("", ""), ("async () => {\n", "\n}"), ("class A {\n", "\n}"), ("x = {\n", "\n}")],
@@ -61,6 +62,7 @@ pub(super) static TYPESCRIPT: Language = Language {
     ambient: types::AMBIENT,
     type_words: types::WORDS,
     family: "script",
+    halves: Halves::Stubs(half),
     examples: Examples {
         fences: &["ts", "typescript", "tsx", "js", "javascript"],
         around: &[
@@ -74,6 +76,13 @@ pub(super) static TYPESCRIPT: Language = Language {
     },
     ..Language::of("typescript", "TypeScript", &ByEnding)
 };
+
+/// A declaration file stands beside the script that it declares (TypeScript handbook, "Declaration Files").
+fn half(path: &str) -> Option<(&str, Half)> {
+    let follows = [".d.ts", ".d.mts", ".d.cts"].iter().find_map(|ending| path.strip_suffix(ending));
+    let leads = || [".js", ".mjs", ".cjs", ".jsx"].iter().find_map(|ending| path.strip_suffix(ending));
+    follows.map(|stem| (stem, Half::Following)).or_else(|| leads().map(|stem| (stem, Half::Leading)))
+}
 
 /// A grammar of the two languages.
 pub(in crate::languages) struct ScriptGrammar {
