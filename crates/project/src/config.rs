@@ -62,6 +62,18 @@ pub enum ConfigFailure {
         "no encoding is named `{0}`; labels are those of the WHATWG standard, such as `windows-1252`, and UTF-16 is known by its mark"
     )]
     Encoding(String),
+    /// A module that is named as an entry is not there.
+    #[error(
+        "{}: `entry` of `{language}` names `{entry}`, and there is no such file beside the configuration", path.display()
+    )]
+    Entry {
+        /// The configuration.
+        path: PathBuf,
+        /// The language.
+        language: String,
+        /// What was named.
+        entry: String,
+    },
     /// An option has a mistake.
     #[error(transparent)]
     Option(ConfigError),
@@ -104,11 +116,26 @@ pub fn configure(from: &Path, source: &Source, overrides: &Overrides) -> Result<
     if let Some(path) = &file {
         vinequill_core::settle(&config, &Overrides::default())
             .map_err(|source| ConfigFailure::Mistake { path: path.clone(), source })?;
+        check_entries(path, &config)?;
     }
     let settings = vinequill_core::settle(&config, overrides).map_err(ConfigFailure::Option)?;
     check_encodings(&config)?;
     let root = nearest_project(from).unwrap_or_else(|| from.to_owned());
     Ok(Configured { root, file, config, settings })
+}
+
+/// An entry that is not there would make everything the package's own, in silence.
+fn check_entries(path: &Path, config: &Config) -> Result<(), ConfigFailure> {
+    let folder = path.parent().unwrap_or(Path::new(""));
+    let all =
+        config.languages.iter().flat_map(|(name, own)| own.entry.iter().map(move |entry| (name, entry)));
+    for (language, entry) in all {
+        if !folder.join(entry).is_file() {
+            let (path, language, entry) = (path.to_owned(), language.clone(), entry.clone());
+            return Err(ConfigFailure::Entry { path, language, entry });
+        }
+    }
+    Ok(())
 }
 
 /// Reads a configuration and those it builds on; `seen` has the files that are being read.
@@ -143,15 +170,18 @@ impl Nested {
             let path = folder.join(FILE_NAME);
             let config = read_config(&path, &mut Vec::new())?;
             let own = &config;
-            for (is_set, key) in
-                [(!own.paths.is_empty(), "paths"), (own.coverage != CoverageConfig::default(), "coverage")]
-            {
+            for (is_set, key) in [
+                (!own.paths.is_empty(), "paths"),
+                (own.coverage != CoverageConfig::default(), "coverage"),
+                (own.accepted.is_some(), "accepted"),
+            ] {
                 if is_set && own.base.is_none() {
                     return Err(ConfigFailure::Topmost { path, key });
                 }
             }
             let mistake = |source| ConfigFailure::Mistake { path: path.clone(), source };
             vinequill_core::settle(&config, &Overrides::default()).map_err(mistake)?;
+            check_entries(&path, &config)?;
             let settings = vinequill_core::settle(&config, overrides).map_err(ConfigFailure::Option)?;
             out.push((folder.clone(), settings, config.text));
         }

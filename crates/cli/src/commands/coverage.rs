@@ -7,7 +7,7 @@ use clap::{Args, ValueEnum};
 use vinequill_core::coverage::{Counts, permille};
 use vinequill_project::Reviewed;
 
-use crate::exit::{Done, Exit, Failure};
+use crate::exit::{Done, Exit};
 use crate::options::common::Common;
 use crate::options::output::{Pair, deliver};
 use crate::report;
@@ -93,28 +93,43 @@ impl Coverage {
             deliver(pair.file.as_deref(), &text)?;
         }
         let exit = session.complain(visited.unread.iter());
-        Ok(exit.max(self.floors(&session, total)?))
+        Ok(exit.max(self.floors(&session, &visited.files, total)))
     }
 
-    /// Tells of floors that were missed.
-    fn floors(&self, session: &Session, total: Counts) -> Result<Exit, Failure> {
+    /// Tells of floors that were missed: of all, and of the folders that have one of their own.
+    fn floors(&self, session: &Session, files: &[Reviewed], total: Counts) -> Exit {
         let settings = &session.project.settings;
-        let mut exit = Exit::Clean;
-        for (floor, part, what) in [
-            (self.floor.or(settings.floor), total.described, "described"),
-            (self.complete_floor.or(settings.complete_floor), total.complete, "complete"),
-        ] {
-            let (Some(floor), Some(tenths)) = (floor, permille(part, total.declared)) else { continue };
-            #[expect(clippy::cast_precision_loss, reason = "counts of declarations")]
-            let share = part as f64 * 100.0 / total.declared as f64;
-            if share < floor {
-                let shown = format!("{}.{} %", tenths / 10, tenths % 10);
-                terminal::complain(&format!("{shown} {what}, below the floor of {floor} %"));
-                exit = Exit::Found;
-            }
+        let mut exit = self
+            .floor
+            .or(settings.floor)
+            .map_or(Exit::Clean, |floor| check_floor(floor, (total.described, total.declared), "described"));
+        if let Some(floor) = self.complete_floor.or(settings.complete_floor) {
+            exit = exit.max(check_floor(floor, (total.complete, total.declared), "complete"));
         }
-        Ok(exit)
+        for (folder, floor) in &settings.folder_floors {
+            let folder = folder.trim_start_matches("./").trim_end_matches('/');
+            let below = |path: &str| path.strip_prefix(folder).is_some_and(|rest| rest.starts_with('/'));
+            let mut counts = Counts::default();
+            for file in files.iter().filter(|file| below(file.source.path())) {
+                file.tallies.iter().for_each(|tally| counts.add(tally.counts));
+            }
+            let what = format!("described in {folder}");
+            exit = exit.max(check_floor(*floor, (counts.described, counts.declared), &what));
+        }
+        exit
     }
+}
+
+/// Tells when a share, of nothing or more, is below a floor in percent.
+fn check_floor(floor: f64, (part, whole): (u64, u64), what: &str) -> Exit {
+    let Some(tenths) = permille(part, whole) else { return Exit::Clean };
+    #[expect(clippy::cast_precision_loss, reason = "counts of declarations")]
+    let share = part as f64 * 100.0 / whole as f64;
+    if share >= floor {
+        return Exit::Clean;
+    }
+    terminal::complain(&format!("{}.{} % {what}, below the floor of {floor} %", tenths / 10, tenths % 10));
+    Exit::Found
 }
 
 /// Groups the numbers; worst first where people read them, that is, least complete.

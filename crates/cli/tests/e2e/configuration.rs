@@ -143,3 +143,100 @@ fn waivers_are_counted_and_their_reasons_shown() {
     assert_eq!(value["findings"][0]["reason"], "it is renamed soon");
     assert_eq!(value["totals"]["waived"], 1);
 }
+
+/// Every key that a configuration may have.
+const WHOLE: &str = r#"requires = ">=0.1"
+paths = ["src"]
+exclude = ["**/legacy/**"]
+surface = "public"
+ask = ["types", "callables"]
+excuse = ["overrides", "conventional", "empty-constructors", "enum-members", "tests", "generated", "main"]
+words = ["must", "brix"]
+accepted = "vinequill-accepted.json"
+fail-on = "warning"
+max-unparsed = 2
+locked = ["param.*"]
+
+[rules]
+"summary.ending" = "warning"
+"param.*" = "error"
+
+[coverage]
+floor = 85
+complete-floor = 70
+folders = { "src/api" = 100 }
+
+[languages.python]
+notation = "google"
+demand = { param = "always", throws = "once-started" }
+
+[languages.java]
+tag-order = ["param", "return", "throws", "see", "since"]
+required-tags = { class = ["author", "version"] }
+tags = ["ticket"]
+rules = { "summary.opening" = "note" }
+opening = "third-person"
+
+[languages.c]
+endings = [".c", ".h"]
+doc-marks = ["/**", "/*!", "///", "/*"]
+encoding = "windows-1252"
+
+[languages.typescript]
+entry = ["src/index.ts"]
+surface = "public"
+
+[header]
+pattern = "Copyright \\d{4} .+"
+
+[draft]
+placeholder = "TODO: describe"
+fill = "none"
+"#;
+
+#[test]
+fn all_keys_are_known_together() {
+    let workshop = Workshop::with(&[
+        ("vinequill.toml", WHOLE),
+        ("src/index.ts", "export { weigh } from './scale';\n"),
+        ("src/scale.ts", "export function weigh(): void {}\nexport function tare(): void {}\n"),
+    ]);
+    let ran = workshop.run(&["review", "--format", "short"]);
+    assert_eq!(
+        ran.out,
+        "src/scale.ts:1:17: warning comment.missing: function `weigh` has no doc comment; describe it in one (`/**`)\n"
+    );
+    assert_eq!((ran.code, ran.err.as_str()), (1, ""));
+}
+
+#[test]
+fn an_entry_that_is_not_there_is_told() {
+    let config = "[languages.typescript]\nentry = [\"src/main.ts\"]\n";
+    let workshop = Workshop::with(&[("vinequill.toml", config), ("src/index.ts", "")]);
+    let ran = workshop.run(&["review"]);
+    assert_eq!(ran.code, 2);
+    assert!(ran.err.contains("`entry` of `typescript` names `src/main.ts`"), "{}", ran.err);
+}
+
+#[test]
+fn one_half_is_reviewed_as_the_project_is() {
+    let stub = "def weigh(load: int) -> int:\n    \"\"\"Weighs. It must stand still.\n\n    Args:\n        laod: In kg.\n    \"\"\"\n";
+    let workshop = Workshop::with(&[
+        ("vinequill.toml", ""),
+        ("press.py", "def weigh(load):\n    return load\n"),
+        ("press.pyi", stub),
+        ("tank.h", "int fill(int tank);\n"),
+        ("tank.c", "/** Opens the valve by night. */\nint fill(int tank) { return tank; }\n"),
+    ]);
+    let all = workshop.run(&["review", "--format", "short"]).out;
+    let mut each = String::new();
+    for file in ["press.py", "press.pyi", "tank.c", "tank.h"] {
+        each.push_str(&workshop.run(&["review", "--format", "short", file]).out);
+    }
+    assert_eq!(all, each);
+    assert_eq!(all.lines().count(), 2, "{all}");
+    let outline: serde_json::Value =
+        serde_json::from_str(&workshop.run(&["outline", "--format", "json", "."]).out).unwrap();
+    assert_eq!(outline["files"][0]["declarations"][0]["same_as"], "press.pyi#weigh");
+    assert_eq!(outline["files"][3]["declarations"][0]["same_as"], "tank.c#fill");
+}

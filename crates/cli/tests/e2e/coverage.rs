@@ -78,6 +78,21 @@ fn floors_fail_the_run() {
 }
 
 #[test]
+fn folders_have_floors_of_their_own() {
+    let workshop = Workshop::with(&[("src/api/Scale.java", MIXED), ("src/in/x.py", "def f():\n    pass\n")]);
+    workshop.write("vinequill.toml", b"[coverage]\nfolders = { \"src/api\" = 100, \"src\" = 40 }\n");
+    let ran = workshop.run(&["coverage"]);
+    assert_eq!(ran.code, 1);
+    assert_eq!(ran.err.trim(), "vinequill: 50.0 % described in src/api, below the floor of 100 %");
+    workshop.write("vinequill.toml", b"[coverage]\nfolders = { \"src/api\" = 50, \"src/none\" = 100 }\n");
+    assert_eq!(workshop.run(&["coverage"]).code, 0);
+    workshop.write("vinequill.toml", b"[coverage]\nfolders = { \"src/api\" = 101 }\n");
+    let ran = workshop.run(&["coverage"]);
+    assert_eq!(ran.code, 2);
+    assert!(ran.err.contains("a floor of 101 is no percentage"), "{}", ran.err);
+}
+
+#[test]
 fn nothing_declared_passes_any_floor() {
     let workshop = Workshop::with(&[("a.py", "x = 1\n")]);
     assert_eq!(workshop.run(&["coverage", "--floor", "100"]).code, 0);

@@ -4,7 +4,9 @@ use serde::{Deserialize, Serialize};
 use smol_str::SmolStr;
 
 use super::halves::{self, HalfFacts};
-use crate::model::{Answer, DeclId, Declaration, DocComment, Kind, Name, Origin, Outline, Receiver, Thrown};
+use crate::model::{
+    Answer, DeclId, Declaration, DocComment, Kind, ModuleLink, Name, Origin, Outline, Receiver, Thrown,
+};
 use crate::reading::Language;
 use crate::text::{Source, narrow};
 
@@ -19,6 +21,10 @@ pub struct FileFacts {
     pub types: Vec<TypeFacts>,
     /// In languages with headers and with stubs, what other files may declare as well.
     pub half: HalfFacts,
+    /// What it takes from other modules, where the package names its entries.
+    pub links: Vec<ModuleLink>,
+    /// The package names it as an entry.
+    pub is_entry: bool,
     /// What leaves each callable and what it calls, where that was wished for.
     pub flows: Vec<FlowFacts>,
 }
@@ -133,6 +139,8 @@ pub fn tell<'d>(
         family: SmolStr::new_static(language.family),
         types,
         half: halves::tell(outline, language, path, doc),
+        links: outline.links.clone(),
+        is_entry: false,
         flows: if outline.calls.is_empty() { Vec::new() } else { flows(outline, source) },
     }
 }

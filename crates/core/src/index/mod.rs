@@ -3,11 +3,12 @@
 //! one file is reviewed as the whole project is.
 //!
 //! `facts` is what one file tells; `calls` follows exceptions through calls; `halves` joins
-//! what is declared at several places; `project` is all of it, by family of languages.
+//! what is declared at several places; `modules` follows what they give out; `project` is all of it, by family of languages.
 
 mod calls;
 mod facts;
 mod halves;
+mod modules;
 mod project;
 
 pub use facts::{CallFacts, FileFacts, FlowFacts, MemberFacts, TypeFacts, tell};

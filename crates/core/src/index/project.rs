@@ -7,6 +7,7 @@ use smol_str::SmolStr;
 use super::calls::CallGraph;
 use super::facts::{self, FileFacts, MemberFacts, TypeFacts};
 use super::halves::{self, Places};
+use super::modules::Modules;
 use crate::model::{Declaration, Name, Outline};
 use crate::reading::{Language, Types};
 use crate::text::narrow;
@@ -42,6 +43,7 @@ pub struct Family {
     types: Vec<(u32, TypeFacts)>,
     by_name: HashMap<SmolStr, Vec<u32>>,
     halves: Places,
+    modules: Modules,
     calls: CallGraph,
 }
 
@@ -65,6 +67,7 @@ impl Index {
             calls.settle(family);
             family.calls = calls;
             family.halves.settle();
+            family.modules.settle(&family.numbers, &family.paths);
         }
         out
     }
@@ -82,6 +85,7 @@ impl Family {
         self.numbers.insert(file.path.clone(), number);
         self.paths.push(file.path);
         self.halves.take(number, file.half);
+        self.modules.take(number, file.links, file.is_entry);
         self.calls.take(number, file.flows);
         for facts in file.types {
             self.by_name.entry(facts.name.clone()).or_default().push(narrow(self.types.len()));
@@ -193,6 +197,7 @@ impl Family {
         }
         self.halves.apply(outline, language, (self, path));
         halves::join_parts(outline, (self, path));
+        self.modules.apply(outline, self.number(path));
     }
 
     /// Returns the parts of a type: the path of each, and whether it has a comment.

@@ -20,7 +20,7 @@ pub use declaration::{
 pub use finding::{Finding, Level, RawFinding, Related, State};
 pub use ids::{LanguageId, NotationId, RuleId};
 pub use name::Name;
-pub use outline::{Call, Extension, Outline, Receiver};
+pub use outline::{Call, Extension, ModuleLink, Outline, Receiver};
 pub use signature::{
     Answer, ClosedSet, Origin, ParamName, Parameter, Returns, Signature, Thrown, TypeParameter, Variadic,
 };

@@ -44,6 +44,41 @@ pub struct Call {
     pub caught: Vec<Name>,
 }
 
+/// How names of a module hang together with those of others.
+#[derive(Clone, Debug, PartialEq, Eq, Hash, serde::Serialize, serde::Deserialize)]
+pub enum ModuleLink {
+    /// What is given out under one name has another in its file.
+    Alias {
+        /// The name that importers use.
+        given: SmolStr,
+        /// The name in the file.
+        local: SmolStr,
+    },
+    /// A name of the file stands for one of another module.
+    Import {
+        /// The name in the file.
+        local: SmolStr,
+        /// The other module, as the source names it.
+        module: SmolStr,
+        /// The name there; nothing for the module as a whole.
+        name: Option<SmolStr>,
+    },
+    /// A name of another module is given out.
+    Pass {
+        /// The name that importers use.
+        given: SmolStr,
+        /// The other module, as the source names it.
+        module: SmolStr,
+        /// The name there; nothing for the module as a whole.
+        name: Option<SmolStr>,
+    },
+    /// All that another module gives out is given out.
+    PassAll {
+        /// The other module, as the source names it.
+        module: SmolStr,
+    },
+}
+
 /// Declarations and comments of one file, in source order.
 #[derive(Clone, Debug, Default)]
 pub struct Outline {
@@ -59,6 +94,8 @@ pub struct Outline {
     pub calls: Vec<Call>,
     /// Blocks that add to types declared elsewhere.
     pub extensions: Vec<Extension>,
+    /// What the file takes from other modules and gives out under other names, where that was wished for.
+    pub links: Vec<ModuleLink>,
     /// The first and last column, from 1, that hold code and comments, where they are fixed in this file.
     pub columns: Option<(u32, u32)>,
 }

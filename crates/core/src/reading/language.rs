@@ -98,6 +98,8 @@ pub struct Wishes<'m> {
     pub doc_marks: &'m [String],
     /// Note what is called where, of which nothing else needs to be known.
     pub calls: bool,
+    /// Note what modules take from each other.
+    pub links: bool,
     /// Gather every comment, those in bodies without any fact included.
     pub remarks: bool,
 }

@@ -7,8 +7,8 @@ use tree_sitter::{Node, Tree};
 use super::flow::{self, Flow};
 use super::{Action, Given, Grammar, Next, Raised, Table, Token, Wishes, gather};
 use crate::model::{
-    Answer, Body, Call, Carrier, CommentId, DeclId, Declaration, Doc, Excuse, Kind, Name, Origin, Outline,
-    RawComment, Receiver, Surface, Thrown,
+    Answer, Body, Call, Carrier, CommentId, DeclId, Declaration, Doc, Excuse, Kind, ModuleLink, Name, Origin,
+    Outline, RawComment, Receiver, Surface, Thrown,
 };
 use crate::text::{Source, Span, narrow};
 
@@ -358,6 +358,20 @@ impl<'t, N: Copy> Walk<'t, N> {
         if self.wishes.calls {
             self.note_call();
         }
+    }
+
+    /// Notes what the module takes from another, where that is wished for.
+    pub fn link(&mut self, link: impl FnOnce() -> ModuleLink) {
+        if self.wishes.links {
+            let link = link();
+            self.outline.links.push(link);
+        }
+    }
+
+    /// Tells whether it is wished for to know what modules take from each other.
+    #[must_use]
+    pub fn wants_links(&self) -> bool {
+        self.wishes.links
     }
 
     /// Says how to go on from a statement in which nothing but calls matters.

@@ -133,7 +133,8 @@ impl<'a> FileReading<'a> {
     /// Returns what the file tells the others.
     #[must_use]
     pub fn facts(&self) -> FileFacts {
-        index::tell(&self.outline, self.language, &self.source, &|id| self.doc(id))
+        let facts = index::tell(&self.outline, self.language, &self.source, &|id| self.doc(id));
+        FileFacts { is_entry: self.settings.is_entry(self.source.path()), ..facts }
     }
 
     /// Settles what the files of the project tell of this one.
@@ -195,6 +196,7 @@ fn wishes(settings: &LanguageSettings) -> Wishes<'_> {
     Wishes {
         doc_marks: &settings.doc_marks,
         calls: wanted(&PASSED),
+        links: !settings.entry.is_empty(),
         remarks: wanted(&LEFTOVER_TODO) || wanted(&LEFTOVER_CODE),
     }
 }

@@ -49,6 +49,8 @@ pub struct Config {
     pub words: Vec<String>,
     /// The level from which a finding fails the run.
     pub fail_on: Option<Level>,
+    /// The file of accepted findings, relative to this one.
+    pub accepted: Option<String>,
     /// The share of bytes, in percent, that may stay without being understood.
     pub max_unparsed: Option<f64>,
     /// The size, in bytes, from which a file is left unread.
@@ -89,6 +91,9 @@ pub struct CoverageConfig {
     pub floor: Option<f64>,
     /// The least share of complete declarations, in percent.
     pub complete_floor: Option<f64>,
+    /// The least share of described declarations below a folder, in percent, by the folder's path.
+    #[serde(default)]
+    pub folders: BTreeMap<String, f64>,
 }
 
 /// The table `[header]`.
@@ -170,6 +175,9 @@ pub struct LanguageConfig {
     pub endings: Option<Vec<String>>,
     /// The encoding of its files that are not UTF-8 and have no byte order mark.
     pub encoding: Option<String>,
+    /// The modules that others import, by path: what cannot be reached from them is the package's own.
+    #[serde(default)]
+    pub entry: Vec<String>,
     /// What opens comments that are documentation, besides what the language has.
     #[serde(default)]
     pub doc_marks: Vec<String>,

@@ -3,7 +3,7 @@
 use crate::text::{Span, nearest};
 
 /// A mistake in a configuration.
-#[derive(Debug, Clone, PartialEq, Eq, thiserror::Error)]
+#[derive(Debug, Clone, PartialEq, thiserror::Error)]
 #[non_exhaustive]
 pub enum ConfigError {
     /// The text does not parse, or has an unknown key or value.
@@ -36,6 +36,9 @@ pub enum ConfigError {
     /// A placeholder that reads like no text at all.
     #[error("`placeholder = \"{0}\"`: a placeholder needs a word, so that it can be found again")]
     Wordless(String),
+    /// A floor that is no share.
+    #[error("a floor of {0} is no percentage; it is a number from 0 to 100")]
+    Floor(f64),
     /// The program is another version than the configuration is for.
     #[error(
         "this configuration is for version `{wanted}` and this is {is}; take another version, or change `requires`"

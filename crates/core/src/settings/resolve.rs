@@ -46,6 +46,8 @@ pub struct Settings {
     pub floor: Option<f64>,
     /// The least share of complete declarations, in percent.
     pub complete_floor: Option<f64>,
+    /// The least shares of described declarations below folders, in percent, by path.
+    pub folder_floors: Vec<(String, f64)>,
     /// What stands where a person should write.
     pub placeholder: String,
 }
@@ -87,6 +89,8 @@ pub struct LanguageSettings {
     pub endings: Option<Vec<String>>,
     /// The encoding of files that do not tell.
     pub encoding: Option<String>,
+    /// The modules that others import, by path relative to the configuration.
+    pub entry: Vec<String>,
     /// What opens documentation besides what the language has.
     pub doc_marks: Vec<String>,
     levels: BTreeMap<RuleId, Level>,
@@ -119,6 +123,7 @@ impl Settings {
         check_patterns(config.rules.keys().map(String::as_str), known)?;
         check_patterns(overrides.levels.iter().map(|setting| setting.pattern.as_str()), known)?;
         let placeholder = config.draft.placeholder.clone().unwrap_or_else(|| "TODO: describe".to_owned());
+        check_floors(config)?;
         if is_wordless(&placeholder) {
             return Err(ConfigError::Wordless(placeholder));
         }
@@ -136,6 +141,12 @@ impl Settings {
             max_file_size: config.max_file_size.unwrap_or(MAX_FILE_SIZE),
             floor: config.coverage.floor,
             complete_floor: config.coverage.complete_floor,
+            folder_floors: config
+                .coverage
+                .folders
+                .iter()
+                .map(|(folder, &floor)| (folder.clone(), floor))
+                .collect(),
             placeholder,
         })
     }
@@ -182,6 +193,16 @@ impl LanguageSettings {
     pub fn level(&self, rule: RuleId) -> Level {
         self.levels.get(&rule).copied().unwrap_or(Level::None)
     }
+
+    /// Tells whether the module at a path is one that others import.
+    #[must_use]
+    pub fn is_entry(&self, path: &str) -> bool {
+        // Paths are relative to the project, entries to a configuration that may stand below it.
+        let is = |entry: &String| {
+            path.strip_suffix(entry.as_str()).is_some_and(|before| before.is_empty() || before.ends_with('/'))
+        };
+        self.entry.iter().any(is)
+    }
 }
 
 fn language_settings(
@@ -224,9 +245,19 @@ fn language_settings(
         fill: config.draft.fill.unwrap_or_default(),
         endings: own.endings.clone(),
         encoding: own.encoding.clone().or_else(|| config.encoding.clone()),
+        entry: own.entry.iter().map(|path| path.trim_start_matches("./").to_owned()).collect(),
         doc_marks: own.doc_marks.clone(),
         levels: known.rules.iter().map(|&(id, default)| (id, level_of(id, default, &layers))).collect(),
     })
+}
+
+fn check_floors(config: &Config) -> Result<(), ConfigError> {
+    let coverage = &config.coverage;
+    let mut all = coverage.floor.iter().chain(&coverage.complete_floor).chain(coverage.folders.values());
+    match all.find(|floor| !(0.0..=100.0).contains(*floor)) {
+        Some(&floor) => Err(ConfigError::Floor(floor)),
+        None => Ok(()),
+    }
 }
 
 fn check_version(config: &Config) -> Result<(), ConfigError> {

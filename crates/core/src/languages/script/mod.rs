@@ -12,6 +12,7 @@ mod declare;
 mod exports;
 mod flow;
 mod kinds;
+mod links;
 mod parameters;
 mod plain;
 mod types;
@@ -212,16 +213,26 @@ impl Grammar for ScriptGrammar {
             {
                 return Next::Over;
             }
-            Script::Variables => declare::variables(walk, node),
+            Script::Variables => {
+                links::variables(walk, node);
+                declare::variables(walk, node);
+            }
             Script::Pair => declare::pair(walk, node),
             Script::Object => declare::object(walk, node),
-            Script::Assignment => exports::assignment(walk, node),
-            Script::Export => exports::export(walk, node),
+            Script::Assignment => {
+                links::assignment(walk, node);
+                exports::assignment(walk, node);
+            }
+            Script::Export => {
+                links::export(walk, node);
+                exports::export(walk, node);
+            }
             Script::Namespace => declare::namespace(walk, node),
             Script::Import => {
                 walk.is_module = true;
                 let separator = walk.span(node);
                 walk.outline.separators.push(separator);
+                links::import(walk, node);
                 return Next::Over;
             }
             Script::Return => {

@@ -1,0 +1,3 @@
+const { weigh } = require("./lib/scale");
+
+module.exports = { weigh, rooms: require("./lib/rooms") };

@@ -1,0 +1,5 @@
+function room(hour) {
+  return hour;
+}
+
+module.exports = { room };

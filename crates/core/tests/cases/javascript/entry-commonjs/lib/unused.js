@@ -1,0 +1,3 @@
+exports.unused = function (load) {
+  return load;
+};

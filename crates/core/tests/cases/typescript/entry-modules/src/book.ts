@@ -1,0 +1,5 @@
+export class Book {
+  cancel(): void {}
+}
+
+export class Draft {}

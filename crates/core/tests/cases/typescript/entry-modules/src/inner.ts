@@ -1,0 +1,5 @@
+function kept(): void {}
+
+export function other(): void {}
+
+export { kept as inner };

@@ -1,0 +1,3 @@
+export { inner as cellar } from "../inner";
+
+export function room(): void {}

@@ -1,0 +1,3 @@
+export default function garden(): void {}
+
+export function hall(): void {}
