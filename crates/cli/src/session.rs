@@ -8,7 +8,7 @@ use vinequill_core::settings::Settings;
 use vinequill_core::text::nearest;
 use vinequill_project::{
     Cache, ConfigSource, Configured, Decoded, Found, Left, Nested, Reviewed, Selection, Unread, Work,
-    configure, decode, find_files, review_files, visit_files,
+    configure, decode, find_files, read_alone, review_files, visit_files,
 };
 
 use crate::exit::{Exit, Failure};
@@ -166,6 +166,12 @@ impl Session {
             }
             results
         })
+    }
+
+    /// Reads another file of the project by its path in it.
+    pub(crate) fn read_another(&self, path: &str) -> Option<FileReading<'_>> {
+        let file = self.files.iter().chain(&self.around).find(|file| file.shown == path)?;
+        read_alone(file, self.nested.for_file(&file.path).unwrap_or(&self.project.settings))
     }
 
     /// Reads one file from standard input, as if it stood at `path`.

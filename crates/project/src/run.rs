@@ -449,6 +449,13 @@ fn guarded<T>(
     })
 }
 
+/// Reads another file of a project by itself, without what the others know.
+#[must_use]
+pub fn read_alone<'a>(file: &Found, settings: &'a Settings) -> Option<FileReading<'a>> {
+    let (_, source) = load(file, settings).ok()?;
+    Some(FileReading::read_first(&source, file.language, settings, &mut Parsers::new()))
+}
+
 /// Reads a file from disk.
 fn load(file: &Found, settings: &Settings) -> Result<(Decoded, Source), Unread> {
     let label = settings.language(file.language.id).encoding.as_deref();

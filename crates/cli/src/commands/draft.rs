@@ -3,7 +3,7 @@
 use std::path::{Path, PathBuf};
 
 use clap::{Args, ValueEnum};
-use vinequill_core::draft::{self, Draft as Drafts, Drafted, Extent, Only};
+use vinequill_core::draft::{self, Draft as Drafts, Drafted, Extent, Inherit, Only};
 use vinequill_core::model::DeclId;
 use vinequill_core::review::FileReading;
 use vinequill_core::text::Edits;
@@ -29,8 +29,22 @@ pub(crate) struct Draft {
     /// Only comments that are missing, or only those that lack something
     #[arg(long, value_name = "WHICH", value_enum)]
     only: Option<Which>,
+    /// What is done where a supertype of the project describes the member already
+    #[arg(long, value_name = "HOW", value_enum, default_value_t = Inheriting::Copy)]
+    inherit: Inheriting,
     #[command(flatten)]
     common: Common,
+}
+
+/// What is done where a supertype describes a member already.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, ValueEnum)]
+enum Inheriting {
+    /// The text is copied
+    Copy,
+    /// The mark that takes it over is written
+    Mark,
+    /// Neither
+    None,
 }
 
 /// Which comments are drafted.
@@ -77,7 +91,7 @@ impl Draft {
             targets.iter().filter(|(path, _)| here(path)).map(|(_, aim)| aim.clone()).collect()
         };
         let visited = session.visit(&self.common, |file, reading, decoded| {
-            (file.clone(), self.draft_file(reading, decoded, &aims(file)))
+            (file.clone(), self.draft_file(&session, (reading, decoded), &aims(file)))
         })?;
         let (outcomes, unread) = (visited.files, visited.unread);
         let precise = targets.iter().any(|(_, aim)| *aim != Aim::All);
@@ -105,8 +119,9 @@ impl Draft {
         if aims.is_empty() {
             aims.push(Aim::All);
         }
-        let mut visited =
-            session.visit(&self.common, |_, reading, decoded| self.draft_file(reading, decoded, &aims))?;
+        let mut visited = session.visit(&self.common, |_, reading, decoded| {
+            self.draft_file(&session, (reading, decoded), &aims)
+        })?;
         let exit = session.complain(visited.unread.iter());
         let Some(outcome) = visited.files.pop() else { return Ok(exit) };
         if !self.print {
@@ -115,7 +130,18 @@ impl Draft {
         Ok(Self::print_comments(&[outcome])?.max(exit))
     }
 
-    fn draft_file(&self, reading: &FileReading<'_>, decoded: &Decoded, aims: &[Aim]) -> Outcome {
+    fn draft_file(
+        &self,
+        session: &Session,
+        (reading, decoded): (&FileReading<'_>, &Decoded),
+        aims: &[Aim],
+    ) -> Outcome {
+        let another = |path: &str| session.read_another(path);
+        let inherit = match self.inherit {
+            Inheriting::Copy => Inherit::Copy(&another),
+            Inheriting::Mark => Inherit::Mark,
+            Inheriting::None => Inherit::None,
+        };
         let only = match self.only {
             None => Only::Both,
             Some(Which::Missing) => Only::Missing,
@@ -124,12 +150,12 @@ impl Draft {
         let mut drafts = Drafts::default();
         let mut matched = false;
         if aims.contains(&Aim::All) {
-            drafts = draft::draft_file(reading, only);
+            drafts = draft::draft_file(reading, only, inherit);
         } else {
             let ids: Vec<DeclId> = aims.iter().flat_map(|aim| declarations(reading, aim)).collect();
             matched = !ids.is_empty();
             if matched {
-                drafts = draft::draft(reading, &ids, Extent::Everything, only);
+                drafts = draft::draft(reading, &ids, (Extent::Everything, only), inherit);
             }
         }
         let mut remarks: Vec<String> = drafts

@@ -121,3 +121,73 @@ fn carriage_returns_stay() {
     assert_eq!(text.matches('\n').count(), text.matches("\r\n").count(), "{text:?}");
     assert!(text.contains("\t\"\"\"TODO: describe\r\n"), "{text:?}");
 }
+
+const GAUGE: &str = "\
+/** A gauge. */
+public interface Gauge {
+    /**
+     * Reads the gauge.
+     * Twice, where it is old.
+     *
+     * @param tank the tank's number
+     * @return litres
+     */
+    int read(int tank);
+}
+";
+
+const OLD_GAUGE: &str = "\
+/** An old gauge. */
+public class OldGauge implements Gauge {
+    @Override
+    public int read(int vat) {
+        if (vat < 0) {
+            throw new IllegalStateException();
+        }
+        return vat;
+    }
+}
+";
+
+#[test]
+fn text_is_taken_over_from_what_is_overridden() {
+    let workshop =
+        Workshop::with(&[("vinequill.toml", ""), ("a/Gauge.java", GAUGE), ("b/OldGauge.java", OLD_GAUGE)]);
+    let ran = workshop.run(&["draft", "--print", "b/OldGauge.java#read"]);
+    let wanted = [
+        "/**",
+        "     * Reads the gauge.",
+        "     * Twice, where it is old.",
+        "     *",
+        "     * @param vat the tank's number",
+        "     * @return litres",
+        "     * @throws IllegalStateException if {@code vat} is negative",
+        "     */",
+        "",
+    ];
+    assert_eq!(ran.out, wanted.join("\n"));
+    let ran = workshop.run(&["draft", "--print", "--inherit", "mark", "b/OldGauge.java#read"]);
+    assert_eq!(ran.out, "/** {@inheritDoc} */\n");
+    let ran = workshop.run(&["draft", "--print", "--inherit", "none", "b/OldGauge.java#read"]);
+    assert!(ran.out.contains("TODO: describe"), "{}", ran.out);
+    // A tree asks nothing of overrides.
+    assert_eq!(workshop.run(&["draft", "--check", "."]).code, 0);
+    assert_eq!(workshop.run(&["draft", "--write", "b/OldGauge.java#read"]).code, 0);
+    let written = String::from_utf8(workshop.read("b/OldGauge.java")).unwrap();
+    assert!(written.contains("     * @param vat the tank's number\n"), "{written}");
+}
+
+#[test]
+fn a_notation_without_a_mark_says_so() {
+    let base = "class Gauge:\n    \"\"\"A gauge.\"\"\"\n\n    def read(self, tank):\n        \"\"\"Reads it.\n\n        \
+                Args:\n            tank: its number\n        \"\"\"\n        return tank\n";
+    let own = "from gauge import Gauge\n\n\nclass OldGauge(Gauge):\n    \"\"\"An old one.\"\"\"\n\n    def read(self, vat):\n        return vat\n";
+    let workshop = Workshop::with(&[("vinequill.toml", ""), ("gauge.py", base), ("old.py", own)]);
+    let ran = workshop.run(&["draft", "--inherit", "mark", "old.py#read"]);
+    assert!(ran.err.contains("use --inherit copy"), "{}", ran.err);
+    let ran = workshop.run(&["draft", "--print", "old.py#read"]);
+    assert_eq!(
+        ran.out,
+        "\"\"\"Reads it.\n\n        Args:\n            vat: its number\n\n        Returns:\n            TODO: describe\n        \"\"\"\n"
+    );
+}

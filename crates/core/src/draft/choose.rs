@@ -1,5 +1,6 @@
 //! Chooses what is drafted: the comments that are missing, and those that lack something.
 
+use super::inherit::Inherit;
 use crate::model::{DeclId, State};
 use crate::reading::INSTRUCTION;
 use crate::review::{FileReading, Standing, Standings, review};
@@ -56,7 +57,7 @@ pub struct Draft {
 
 /// Drafts comments for all declarations of a file that are asked for one.
 #[must_use]
-pub fn draft_file(file: &FileReading<'_>, only: Only) -> Draft {
+pub fn draft_file(file: &FileReading<'_>, only: Only, inherit: Inherit<'_>) -> Draft {
     let standings = Standings::of(file);
     let waived = waived(file);
     let asked: Vec<DeclId> = file
@@ -68,7 +69,7 @@ pub fn draft_file(file: &FileReading<'_>, only: Only) -> Draft {
             None => standings.get(id) == Standing::Asked,
         })
         .collect();
-    draft(file, &asked, Extent::Owed, only)
+    draft(file, &asked, (Extent::Owed, only), inherit)
 }
 
 /// Returns the declarations for which the source says that something may be missing, with the reason.
@@ -85,7 +86,12 @@ fn waived(file: &FileReading<'_>) -> Vec<DeclId> {
 
 /// Drafts comments for some declarations of a file.
 #[must_use]
-pub fn draft(file: &FileReading<'_>, declarations: &[DeclId], extent: Extent, only: Only) -> Draft {
+pub fn draft(
+    file: &FileReading<'_>,
+    declarations: &[DeclId],
+    (extent, only): (Extent, Only),
+    inherit: Inherit<'_>,
+) -> Draft {
     let standings = Standings::of(file);
     let mut out = Draft::default();
     let mut at_places: Vec<u32> = Vec::new();
@@ -104,7 +110,7 @@ pub fn draft(file: &FileReading<'_>, declarations: &[DeclId], extent: Extent, on
                 super::complete::complete(file, &standings, (id, doc), extent)
             }
             _ if only == Only::Partial => continue,
-            found => super::fresh::fresh(file, id, found.map(|doc| doc.span)),
+            found => super::fresh::fresh(file, (&standings, inherit), id, found.map(|doc| doc.span)),
         };
         match result {
             Ok(Some(drafted)) => {

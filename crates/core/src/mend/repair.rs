@@ -3,7 +3,7 @@
 use std::collections::BTreeMap;
 
 use super::wrap::wrap;
-use crate::draft::{self, Only};
+use crate::draft::{self, Inherit, Only};
 use crate::model::{DeclId, Finding, RuleId, State};
 use crate::proof::only_comments_changed;
 use crate::reading::Parsers;
@@ -118,13 +118,15 @@ pub fn pieces(file: &FileReading<'_>, wish: &Wish) -> Vec<Piece> {
         })
         .collect();
     if wish.fill_missing {
-        out.extend(draft::draft_file(file, Only::Partial).drafted.into_iter().map(|drafted| Piece {
-            rule: FILL,
-            declaration: Some(drafted.declaration),
-            at: file.outline.declaration(drafted.declaration).name_span.start,
-            message: "entries are missing".to_owned(),
-            edits: drafted.edits,
-        }));
+        out.extend(draft::draft_file(file, Only::Partial, Inherit::None).drafted.into_iter().map(
+            |drafted| Piece {
+                rule: FILL,
+                declaration: Some(drafted.declaration),
+                at: file.outline.declaration(drafted.declaration).name_span.start,
+                message: "entries are missing".to_owned(),
+                edits: drafted.edits,
+            },
+        ));
     }
     out.extend(wish.wrap.iter().flat_map(|&width| wrap(file, width)).map(|edits| Piece {
         rule: WRAP,
@@ -243,7 +245,7 @@ impl Work {
 
     fn fill(&mut self, file: &FileReading<'_>) {
         let again = file.read_again(&self.text);
-        let drafts = draft::draft_file(&again, Only::Partial).drafted;
+        let drafts = draft::draft_file(&again, Only::Partial, Inherit::None).drafted;
         let edits = drafts.iter().flat_map(|drafted| drafted.edits.iter().cloned()).collect();
         let Ok(text) = Edits::new(edits).and_then(|edits| edits.apply(&self.text)) else { return };
         if !drafts.is_empty() {

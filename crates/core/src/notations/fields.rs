@@ -16,6 +16,11 @@ pub(super) trait EntryLines: Sync {
     /// Tells when types are written.
     fn types(&self, dialect: Dialect) -> TypeCustom;
 
+    /// Returns the mark that takes over the comment of what is overridden, where there is one.
+    fn inherits(&self, _dialect: Dialect) -> Option<&'static str> {
+        None
+    }
+
     /// Tells whether an empty line parts the description from the entries.
     fn parted(&self) -> bool {
         true
@@ -70,6 +75,10 @@ impl Writer for FieldWriter {
             out.push(Addition { at, lines: added });
         }
         out
+    }
+
+    fn inherits(&self, dialect: Dialect) -> Option<&'static str> {
+        self.0.inherits(dialect)
     }
 
     fn types(&self, dialect: Dialect) -> TypeCustom {

@@ -105,6 +105,11 @@ pub trait Writer: Sync {
     /// Tells when types are written.
     fn types(&self, dialect: Dialect) -> TypeCustom;
 
+    /// Returns the mark that takes over the comment of what is overridden, where there is one.
+    fn inherits(&self, _dialect: Dialect) -> Option<&'static str> {
+        None
+    }
+
     /// Marks text as code.
     fn code(&self, text: &str, _dialect: Dialect) -> String {
         format!("`{text}`")

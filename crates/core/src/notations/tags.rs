@@ -560,6 +560,15 @@ impl EntryLines for TagLines {
         }
     }
 
+    fn inherits(&self, dialect: Dialect) -> Option<&'static str> {
+        match dialect {
+            Dialect::Plain | Dialect::JavaScript | Dialect::TypeScript => Some("{@inheritDoc}"),
+            Dialect::Php => Some("{@inheritdoc}"),
+            Dialect::Scala => Some("@inheritdoc"),
+            Dialect::Kotlin | Dialect::Ruby | Dialect::Colon | Dialect::Labels(_) => None,
+        }
+    }
+
     fn types(&self, dialect: Dialect) -> TypeCustom {
         match dialect {
             Dialect::JavaScript | Dialect::Php | Dialect::Ruby => TypeCustom::Always,

@@ -376,6 +376,10 @@ impl EntryLines for XmlLines {
         format!("<c>{}</c>", self.escape(text))
     }
 
+    fn inherits(&self, _dialect: Dialect) -> Option<&'static str> {
+        Some("<inheritdoc/>")
+    }
+
     fn types(&self, _dialect: Dialect) -> TypeCustom {
         TypeCustom::Never
     }

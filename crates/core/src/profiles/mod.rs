@@ -84,8 +84,8 @@ fn compiled(config: &ProfileConfig, notations: &[NotationId]) -> Result<&'static
     let profile = compile(config)?;
     let language = shape(config, notations)?.language(Box::new(move || profile));
     examples::check(config, language)?;
-    made.lock().unwrap_or_else(PoisonError::into_inner).insert(key, language);
-    Ok(language)
+    // Another thread may have been faster: what is in use already stays the one.
+    Ok(made.lock().unwrap_or_else(PoisonError::into_inner).entry(key).or_insert(language))
 }
 
 /// A language as a profile describes it, all but its patterns.

@@ -179,7 +179,7 @@ fn is_override(file: &FileReading<'_>, declaration: &Declaration) -> bool {
 }
 
 /// Returns the type that a member is of, which another file may declare.
-pub(super) fn owner_of<'f>(file: &'f FileReading<'_>, member: &'f Declaration) -> Option<Owner<'f>> {
+pub(crate) fn owner_of<'f>(file: &'f FileReading<'_>, member: &'f Declaration) -> Option<Owner<'f>> {
     let path = file.source.path();
     match member.owner.map(|owner| file.outline.declaration(owner)) {
         Some(owner) if owner.kind.is_type() => {

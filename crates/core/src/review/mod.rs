@@ -8,6 +8,7 @@ mod file;
 mod reading;
 mod waivers;
 
+pub(crate) use asked::owner_of;
 pub use asked::{Standing, Standings};
 pub use file::{Examined, FileReview, Seen, examine, review, signature_of, undocumented_debt};
 pub use reading::FileReading;
