@@ -7,7 +7,7 @@ use vinequill_core::review::FileReading;
 use vinequill_core::settings::Settings;
 use vinequill_core::text::nearest;
 use vinequill_project::{
-    Cache, ConfigSource, Configured, Decoded, Found, Left, Nested, Reviewed, Selection, Unread, Work,
+    Cache, ConfigSource, Configured, Decoded, Found, Left, Nested, Reviewed, Selection, Texts, Unread, Work,
     configure, decode, find_files, read_alone, review_files, visit_files,
 };
 
@@ -153,14 +153,15 @@ impl Session {
         };
         let settings = &self.project.settings;
         let cache = self.cache.as_ref();
-        let work = Work { files, around: &around, settings, nested: &self.nested, jobs: common.jobs, cache };
+        let (nested, jobs, texts) = (&self.nested, common.jobs, Texts::Needed);
+        let work = Work { files, around: &around, settings, nested, jobs, cache, texts };
         Ok(Visited::of(done(work)))
     }
 
     /// Reviews the files, or standard input where that is asked for.
-    pub(crate) fn review(&self, common: &Common) -> Result<Visited<Reviewed>, Failure> {
+    pub(crate) fn review(&self, common: &Common, texts: Texts) -> Result<Visited<Reviewed>, Failure> {
         self.work(common, |work| {
-            let (results, note) = review_files(work);
+            let (results, note) = review_files(Work { texts, ..work });
             if let Some(note) = note {
                 terminal::remark(&note);
             }

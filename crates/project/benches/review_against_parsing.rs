@@ -12,7 +12,7 @@ use std::time::{Duration, Instant};
 use vinequill_core::reading::Parsers;
 use vinequill_core::settings::{Config, Overrides, Settings};
 use vinequill_core::text::Source;
-use vinequill_project::{Found, Nested, Selection, Work, find_files, read, review_files};
+use vinequill_project::{Found, Nested, Selection, Texts, Work, find_files, read, review_files};
 
 const WORKERS: usize = 2;
 const ROUNDS: usize = 9;
@@ -44,6 +44,7 @@ fn main() {
                     nested: &Nested::default(),
                     jobs: WORKERS,
                     cache: None,
+                    texts: Texts::Needed,
                 })
                 .0
                 .len()

@@ -4,6 +4,7 @@
 //! there, so that several processes never see half of it; whoever comes last wins. A file that does not have
 //! the hash it says it has is thrown away: a cache is made anew, never trusted.
 
+use std::borrow::Cow;
 use std::collections::HashMap;
 use std::io::Write;
 use std::path::{Path, PathBuf};
@@ -64,9 +65,11 @@ pub(crate) fn hash(bytes: &[u8]) -> ContentHash {
 /// What is known of one file.
 #[derive(Clone, Debug, Serialize, Deserialize)]
 pub(crate) struct Record {
+    /// Its path, relative to the project.
+    pub(crate) path: SmolStr,
     pub(crate) stamp: Stamp,
     pub(crate) content: ContentHash,
-    pub(crate) facts: FileFacts,
+    pub(crate) facts: Facts,
     /// It is marked as generated.
     pub(crate) generated: bool,
     /// The id of the language that its content is in.
@@ -81,19 +84,105 @@ impl Record {
     }
 }
 
+/// Bytes of something that is only unpacked when it is asked for.
+#[derive(Clone, Debug, Default)]
+pub(crate) struct Packed(Vec<u8>);
+
+impl Packed {
+    fn of<T: Serialize>(value: &T) -> Self {
+        Self(postcard::to_stdvec(value).unwrap_or_default())
+    }
+
+    /// Unpacks it. What was kept has the hash it should have: it can be unpacked.
+    fn open<T: Default + for<'de> Deserialize<'de>>(&self) -> T {
+        postcard::from_bytes(&self.0).unwrap_or_default()
+    }
+}
+
+impl Serialize for Packed {
+    fn serialize<S: serde::Serializer>(&self, serializer: S) -> Result<S::Ok, S::Error> {
+        serializer.serialize_bytes(&self.0)
+    }
+}
+
+impl<'de> Deserialize<'de> for Packed {
+    fn deserialize<D: serde::Deserializer<'de>>(deserializer: D) -> Result<Self, D::Error> {
+        let bytes: &[u8] = Deserialize::deserialize(deserializer)?;
+        Ok(Self(bytes.to_owned()))
+    }
+}
+
+/// What a file tells the others.
+#[derive(Clone, Debug, Serialize, Deserialize)]
+#[serde(from = "Packed", into = "Packed")]
+pub(crate) enum Facts {
+    Told(Box<FileFacts>),
+    Packed(Packed),
+}
+
+impl Facts {
+    /// Returns them as bytes, the same for the same facts.
+    pub(crate) fn packed(&self) -> Cow<'_, [u8]> {
+        match self {
+            Self::Told(facts) => Cow::Owned(Packed::of(facts).0),
+            Self::Packed(packed) => Cow::Borrowed(&packed.0),
+        }
+    }
+
+    /// Returns the facts.
+    pub(crate) fn open(self) -> FileFacts {
+        match self {
+            Self::Told(facts) => *facts,
+            Self::Packed(packed) => packed.open(),
+        }
+    }
+}
+
+impl From<Packed> for Facts {
+    fn from(packed: Packed) -> Self {
+        Self::Packed(packed)
+    }
+}
+
+impl From<Facts> for Packed {
+    fn from(facts: Facts) -> Self {
+        match facts {
+            Facts::Told(facts) => Self::of(&facts),
+            Facts::Packed(packed) => packed,
+        }
+    }
+}
+
 /// What a review found in a file.
 #[derive(Clone, Debug, Serialize, Deserialize)]
 pub(crate) struct StoredReview {
     /// The state of the index that it was made with.
     pub(crate) index: ContentHash,
-    pub(crate) findings: Vec<StoredFinding>,
+    findings: Packed,
     pub(crate) tallies: Vec<Tally>,
     pub(crate) unparsed_bytes: u64,
 }
 
+impl StoredReview {
+    /// Takes a review in.
+    pub(crate) fn of(
+        index: ContentHash,
+        findings: &[Finding],
+        (tallies, unparsed_bytes): (&[Tally], u64),
+    ) -> Self {
+        let findings: Vec<StoredFinding> = findings.iter().filter_map(StoredFinding::of).collect();
+        Self { index, findings: Packed::of(&findings), tallies: tallies.to_vec(), unparsed_bytes }
+    }
+
+    /// Gives the findings back.
+    pub(crate) fn findings(&self) -> Vec<Finding> {
+        self.findings.open::<Vec<StoredFinding>>().into_iter().filter_map(StoredFinding::back).collect()
+    }
+}
+
 /// A finding; its rule by its place in the registry, which one program never changes.
 #[derive(Clone, Debug, Serialize, Deserialize)]
-pub(crate) struct StoredFinding {
+struct StoredFinding {
     rule: u32,
     span: Span,
     declaration: Option<DeclId>,
@@ -111,7 +200,7 @@ pub(crate) struct StoredFinding {
 
 impl StoredFinding {
     /// Takes a finding in.
-    pub(crate) fn of(finding: &Finding) -> Option<Self> {
+    fn of(finding: &Finding) -> Option<Self> {
         let raw = finding.raw.clone();
         let rule = rules::ALL.iter().position(|rule| rule.id == raw.rule)?;
         Some(Self {
@@ -132,9 +221,9 @@ impl StoredFinding {
     }
 
     /// Gives the finding back; nothing when there is no such rule.
-    pub(crate) fn back(&self) -> Option<Finding> {
+    fn back(self) -> Option<Finding> {
         let rule = rules::ALL.get(self.rule as usize)?.id;
-        let stored = self.clone();
+        let stored = self;
         Some(Finding {
             raw: RawFinding {
                 rule,

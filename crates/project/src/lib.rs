@@ -11,6 +11,6 @@ mod write;
 pub use cache::Cache;
 pub use config::{ConfigFailure, Configured, Nested, Source as ConfigSource, configure, nearest_project};
 pub use decode::{Decoded, Encoding, ReadFailure, decode, read};
-pub use run::{Reviewed, Unread, Visit, Work, read_alone, review_files, visit_files};
+pub use run::{Reviewed, Texts, Unread, Visit, Work, read_alone, review_files, visit_files};
 pub use walk::{Found, Left, Selection, WalkFailure, find_files};
 pub use write::{WriteFailure, write};

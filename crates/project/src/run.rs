@@ -7,7 +7,7 @@ use std::sync::atomic::{AtomicU64, AtomicUsize, Ordering};
 use std::sync::{Arc, Mutex, PoisonError};
 
 use vinequill_core::coverage::{self, Tally};
-use vinequill_core::index::{FileFacts, Index};
+use vinequill_core::index::Index;
 use vinequill_core::model::Finding;
 use vinequill_core::reading::Parsers;
 use vinequill_core::review::{self, FileReading};
@@ -16,7 +16,7 @@ use vinequill_core::text::Source;
 
 use smol_str::SmolStr;
 
-use crate::cache::{Cache, ContentHash, Record, Stamp, StoredFinding, StoredReview, hash};
+use crate::cache::{Cache, ContentHash, Facts, Record, Stamp, StoredReview, hash};
 use crate::decode::{Decoded, ReadFailure, read};
 use crate::{Encoding, Found, Nested};
 
@@ -59,16 +59,11 @@ impl Reviewed {
 
     /// Returns what is to be kept of it.
     fn stored(&self, index: ContentHash) -> StoredReview {
-        StoredReview {
-            index,
-            findings: self.findings.iter().filter_map(StoredFinding::of).collect(),
-            tallies: self.tallies.clone(),
-            unparsed_bytes: self.unparsed_bytes,
-        }
+        StoredReview::of(index, &self.findings, (&self.tallies, self.unparsed_bytes))
     }
 
     /// Makes a review of what was kept. The text is only read where a finding points into it.
-    fn recall(file: &Found, record: &Record, settings: &Settings) -> Result<Self, Unread> {
+    fn recall(file: &Found, record: &Record, (settings, texts): (&Settings, Texts)) -> Result<Self, Unread> {
         if record.generated && !file.named {
             return Err(Unread::Generated);
         }
@@ -76,8 +71,8 @@ impl Reviewed {
             return Err(Unread::OtherLanguage);
         }
         let language = settings.find_language(&record.language).map_or(file.language, |found| found);
-        let stored = record.review.as_ref().map(|review| &review.findings[..]).unwrap_or_default();
-        let findings: Vec<Finding> = stored.iter().filter_map(StoredFinding::back).collect();
+        let stored = record.review.as_ref().filter(|_| texts == Texts::Needed);
+        let findings = stored.map(StoredReview::findings).unwrap_or_default();
         let (encoding, source) = if findings.is_empty() {
             (Encoding::Utf8, Source::new(&file.shown, ""))
         } else {
@@ -125,6 +120,17 @@ pub struct Work<'a> {
     pub jobs: usize,
     /// What was found out before; none where nothing is kept.
     pub cache: Option<&'a Cache>,
+    /// Whether the text of a file that is as it was is needed besides what was kept of it.
+    pub texts: Texts,
+}
+
+/// Whether texts are needed.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum Texts {
+    /// Findings are shown where they are.
+    Needed,
+    /// Only numbers are told.
+    NotNeeded,
 }
 
 /// How many bytes of text are held with what was read of them, until all files have told what they know;
@@ -201,8 +207,9 @@ pub fn visit_files<T: Send>(work: Work<'_>, visit: &Visit<'_, T>) -> Vec<Result<
 /// out again. Also returns what is to be told of the cache.
 #[must_use]
 pub fn review_files(work: Work<'_>) -> (Vec<Result<Reviewed, Unread>>, Option<String>) {
-    let recall =
-        |file: &Found, record: &Record, settings: &Settings| Reviewed::recall(file, record, settings);
+    let recall = |file: &Found, record: &Record, settings: &Settings| {
+        Reviewed::recall(file, record, (settings, work.texts))
+    };
     let Ran { results, known, note } =
         run(work, Some(&recall), &|_, reading, decoded| Reviewed::of(reading, decoded.encoding));
     if let (Some(cache), Some((index, records))) = (work.cache, known) {
@@ -211,12 +218,11 @@ pub fn review_files(work: Work<'_>) -> (Vec<Result<Reviewed, Unread>>, Option<St
             reviews.insert(reviewed.source.path(), reviewed);
         }
         let kept = records.into_iter().map(|mut record| {
-            if let Some(reviewed) = reviews.get(record.facts.path.as_str()) {
-                record.review = Some(reviewed.stored(index));
-            } else if record.review.as_ref().is_some_and(|review| review.index != index) {
-                record.review = None;
+            // What was recalled stays as it was kept: it may have been recalled in part.
+            if record.review.as_ref().is_none_or(|review| review.index != index) {
+                record.review = reviews.get(record.path.as_str()).map(|reviewed| reviewed.stored(index));
             }
-            (record.facts.path.clone(), record)
+            (record.path.clone(), record)
         });
         cache.write(index, kept.collect());
     }
@@ -224,7 +230,7 @@ pub fn review_files(work: Work<'_>) -> (Vec<Result<Reviewed, Unread>>, Option<St
 }
 
 fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_, T>) -> Ran<T> {
-    let Work { files, around, settings, nested, jobs, cache } = work;
+    let Work { files, around, settings, nested, jobs, cache, texts: _ } = work;
     let settings = |file: &Found| nested.for_file(&file.path).unwrap_or(settings);
     let file = |at: usize| files.get(at).unwrap_or_else(|| &around[at - files.len()]);
     let count = files.len() + around.len();
@@ -279,7 +285,7 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
     }
     // Without a cache nobody asks how things stand.
     let state = match cache {
-        Some(_) => state_of(records.iter().map(|(_, told)| &told.record.facts)),
+        Some(_) => state_of(records.iter().map(|(_, told)| &told.record)),
         None => ContentHash::default(),
     };
     let recalled: HashMap<usize, Record> = records
@@ -290,7 +296,7 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
     let is_kept = |at: usize| cache.is_some() && file(at).given.is_none();
     let known: Vec<Record> =
         records.iter().filter(|(at, _)| is_kept(*at)).map(|(_, told)| told.record.clone()).collect();
-    let index = Arc::new(Index::of(records.into_iter().map(|(_, told)| told.record.facts)));
+    let index = Arc::new(Index::of(records.into_iter().map(|(_, told)| told.record.facts.open())));
     let results = spread_again(&pool, &lists, |at, parsers| {
         let taken = std::mem::replace(
             &mut *waiting[at].lock().unwrap_or_else(PoisonError::into_inner),
@@ -322,10 +328,16 @@ fn in_order<T>(done: Vec<Vec<(usize, T)>>) -> Vec<T> {
 }
 
 /// The state of an index: the same for the same facts.
-fn state_of<'f>(facts: impl Iterator<Item = &'f FileFacts>) -> ContentHash {
-    let mut facts: Vec<&FileFacts> = facts.collect();
-    facts.sort_by(|a, b| a.path.cmp(&b.path));
-    hash(&postcard::to_stdvec(&facts).unwrap_or_default())
+fn state_of<'f>(records: impl Iterator<Item = &'f Record>) -> ContentHash {
+    let mut records: Vec<&Record> = records.collect();
+    records.sort_by(|a, b| a.path.cmp(&b.path));
+    let mut all = Vec::new();
+    for record in records {
+        let packed = record.facts.packed();
+        all.extend_from_slice(&(packed.len() as u64).to_le_bytes());
+        all.extend_from_slice(&packed);
+    }
+    hash(&all)
 }
 
 /// Calls `visit` with a file, now that all that is known is known.
@@ -384,10 +396,12 @@ fn look<'a>(
         return Ok(as_before(Record { stamp, ..record.clone() }));
     }
     let reading = FileReading::read_first(&source, file.language, settings, parsers);
+    let facts = reading.facts();
     let record = Record {
+        path: facts.path.clone(),
         stamp,
         content,
-        facts: reading.facts(),
+        facts: Facts::Told(Box::new(facts)),
         generated: is_generated(&decoded.text),
         language: SmolStr::new_static(reading.language.id.as_str()),
         review: None,

@@ -9,13 +9,23 @@ use vinequill_core::languages;
 use vinequill_core::reading::Parsers;
 use vinequill_core::settings::{Config, Overrides, Settings};
 use vinequill_project::{
-    ConfigSource, Found, Left, Nested, Reviewed, Selection, Unread, Work, configure, find_files,
+    ConfigSource, Found, Left, Nested, Reviewed, Selection, Texts, Unread, Work, configure, find_files,
     nearest_project, read, review_files, write,
 };
 
 /// Reviews files that are a whole project.
 fn reviewed(files: &[Found], settings: &Settings, jobs: usize) -> Vec<Result<Reviewed, Unread>> {
-    review_files(Work { files, around: &[], settings, nested: &Nested::default(), jobs, cache: None }).0
+    let nested = Nested::default();
+    review_files(Work {
+        files,
+        around: &[],
+        settings,
+        nested: &nested,
+        jobs,
+        cache: None,
+        texts: Texts::Needed,
+    })
+    .0
 }
 
 fn settings(config: &str) -> Settings {

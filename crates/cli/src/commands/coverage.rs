@@ -5,7 +5,7 @@ use std::path::PathBuf;
 
 use clap::{Args, ValueEnum};
 use vinequill_core::coverage::{Counts, permille};
-use vinequill_project::Reviewed;
+use vinequill_project::{Reviewed, Texts};
 
 use crate::exit::{Done, Exit};
 use crate::options::common::Common;
@@ -82,7 +82,7 @@ impl Coverage {
     /// Measures and reports.
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
         let session = Session::open(&self.common, &self.paths)?;
-        let visited = session.review(&self.common)?;
+        let visited = session.review(&self.common, Texts::NotNeeded)?;
         let (total, groups) = group(&visited.files, self.by, &session);
         let left = session.left_out(visited.generated());
         for pair in pairs {

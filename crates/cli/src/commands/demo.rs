@@ -7,6 +7,8 @@ use clap::Args;
 use include_dir::{Dir, include_dir};
 
 use super::review::Review;
+use vinequill_project::Texts;
+
 use crate::exit::{Done, Exit, Failure};
 use crate::options::common::Common;
 use crate::options::output::Pair;
@@ -46,7 +48,7 @@ impl Demo {
         let mut common = Common::default();
         common.no_cache = true;
         let session = Session::open_in(&common, &[PathBuf::from(".")], &dir)?;
-        let visited = session.review(&common)?;
+        let visited = session.review(&common, Texts::Needed)?;
         Review::for_demo().report(&session, &visited, pairs)?;
         if let Some(kept) = &self.dir {
             let remark =

@@ -4,7 +4,7 @@ use std::path::PathBuf;
 
 use clap::{Args, ValueEnum};
 use vinequill_core::model::{Level, State};
-use vinequill_project::Reviewed;
+use vinequill_project::{Reviewed, Texts};
 
 use crate::exit::{Done, Exit};
 use crate::options::common::{Common, parse_level_word};
@@ -52,7 +52,7 @@ impl Review {
     /// Reviews and reports.
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
         let session = Session::open(&self.common, &self.paths)?;
-        let visited = session.review(&self.common)?;
+        let visited = session.review(&self.common, Texts::Needed)?;
         self.report(&session, &visited, pairs)
     }
 

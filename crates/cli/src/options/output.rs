@@ -1,5 +1,6 @@
 //! `--format` and `-o`, which go in pairs and in order, so that one run can write several reports.
 
+use std::borrow::Cow;
 use std::path::{Path, PathBuf};
 
 use clap::ArgMatches;
@@ -56,9 +57,13 @@ pub(crate) fn deliver(file: Option<&Path>, text: &str) -> Result<(), Failure> {
     match file {
         None => Ok(terminal::print(text)?),
         Some(path) => {
-            let plain = anstream::adapter::strip_str(text).to_string();
+            // Looking for styles takes longer than writing, and most reports have none.
+            let plain = match text.as_bytes().contains(&b'\x1b') {
+                true => Cow::Owned(anstream::adapter::strip_str(text).to_string()),
+                false => Cow::Borrowed(text),
+            };
             let told = |error: std::io::Error| Failure::Io(anyhow::anyhow!("{}: {error}", path.display()));
-            std::fs::write(path, plain).map_err(told)
+            std::fs::write(path, plain.as_bytes()).map_err(told)
         }
     }
 }

@@ -266,6 +266,20 @@ fn what_was_kept_changes_no_report() {
 }
 
 #[test]
+fn numbers_leave_what_is_kept_whole() {
+    let source = "/** A scale. */\npublic class Scale {\n    public void tare() {}\n}\n";
+    let workshop = Workshop::with(&[("Scale.java", source), ("Press.java", "public class Press {}\n")]);
+    let coverage = |more: &[&str]| workshop.run(&[&["coverage", "--format", "json"], more].concat()).out;
+    let first = with_cache(&workshop);
+    assert_eq!(coverage(&["--cache", ".kept"]), coverage(&["--no-cache"]));
+    assert_eq!(with_cache(&workshop), first);
+    // One file changes in what the others do not see: the other is recalled, and kept as it was.
+    workshop.write("Press.java", b"/* pressed */ public class Press {}\n");
+    assert_eq!(coverage(&["--cache", ".kept"]), coverage(&["--no-cache"]));
+    assert_eq!(with_cache(&workshop), workshop.run(&["review", "--format", "json", "--no-cache"]).out);
+}
+
+#[test]
 fn a_damaged_cache_is_dropped_with_a_note() {
     let workshop = Workshop::with(&[("Scale.java", FAULTY)]);
     let first = with_cache(&workshop);
