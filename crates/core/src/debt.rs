@@ -74,7 +74,9 @@ impl Debt {
         let params = (callable || on_type) && started(demand.param, has_params);
         let typeparams =
             (callable || kind.is_type()) && started(demand.typeparam, doc.has(EntryKind::TypeParam));
-        let answered = demand.returns != Owe::Always && summary_answers(&doc.summary_prose(debtor.source));
+        let answered = demand.returns != Owe::Always
+            && (summary_answers(&doc.summary_prose(debtor.source)) || paragraph_answers(debtor.source, doc));
+        let counts_up = demand.returns != Owe::Always && iterates(&doc.summary_prose(debtor.source));
         let returns = callable && started(demand.returns, has_params) && !answered;
         // Where one entry tells of all exceptions, it is owed like the return.
         let single = doc.notation.as_str() == "callouts" && has_params;
@@ -84,7 +86,7 @@ impl Debt {
             params: owed(full.params, params),
             typeparams: owed(full.typeparams, typeparams),
             returns: full.returns && returns,
-            yields: full.yields && returns,
+            yields: full.yields && returns && !counts_up,
             throws: if throws { full.throws } else { Vec::new() },
             passed: throws,
         };
@@ -194,6 +196,22 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
         (Some("return" | "returns" | "get" | "gets" | "whether" | "yield" | "yields"), _)
             | (Some("true"), Some("if"))
     )
+}
+
+/// Tells whether a paragraph, wherever it stands, begins with what comes back.
+fn paragraph_answers(source: &Source, doc: &DocComment) -> bool {
+    let mut begins = true;
+    doc.lines.iter().any(|&line| {
+        let text = source.slice(line).trim();
+        let opens = std::mem::replace(&mut begins, text.is_empty());
+        opens && (text.starts_with("Returns ") || text.starts_with("Return "))
+    })
+}
+
+/// Tells whether a summary says what is yielded, one by one.
+fn iterates(summary: &str) -> bool {
+    let first = summary.split_whitespace().next().unwrap_or_default().to_lowercase();
+    matches!(first.as_str(), "iterate" | "iterates" | "generate" | "generates")
 }
 
 /// Tells whether a thrown type is documented: itself, or a supertype of it.

@@ -115,6 +115,7 @@ fn side(
     answer_destructured(doc, &mut out, slots);
     pair_near(doc, &mut out, slots);
     pair_remaining(&mut out, slots, collector);
+    answer_nameless(&mut out, slots);
     if collector {
         for name in &mut out.names {
             if name.is == Match::Unknown {
@@ -162,6 +163,15 @@ fn answer_destructured(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
                 }
             }
         }
+    }
+}
+
+/// Parameters without a name (`void read(struct tank *, int)`) may have one in the comment.
+fn answer_nameless(side: &mut Side, slots: &[Slot<'_>]) {
+    let nameless = (0..slots.len()).filter(|&at| matches!(slots[at], Slot::Nameless));
+    for (at, found) in nameless.zip(unknown(side)) {
+        side.names[found].is = Match::Part;
+        side.entry_of[at] = Some(side.names[found].entry);
     }
 }
 

@@ -118,11 +118,7 @@ impl Places {
         let headers = matches!(language.halves, Halves::Headers(_));
         let common = SmolStr::new(common);
         for declaration in &mut outline.declarations {
-            if headers
-                && !self.has_headers
-                && declaration.surface == Surface::Package
-                && declaration.owner.is_none()
-            {
+            if headers && !self.has_headers && declaration.surface == Surface::Package {
                 // Without headers, what can be linked is what callers have.
                 declaration.surface = Surface::Public;
             }

@@ -119,7 +119,8 @@ pub(super) fn split_colon(text: &str) -> Option<(&str, &str)> {
 /// Reads the names that open an item: `x`, `*args, **kwargs`, `x, y`.
 pub(super) fn names(lines: &Lines<'_>, text: &str) -> Option<Vec<EntryName>> {
     let parts: Vec<&str> = text.split(',').map(str::trim).collect();
-    if parts.contains(&"...") {
+    let open_end = parts.len() > 1 && parts.last().is_some_and(|part| part.ends_with("..."));
+    if open_end || parts.contains(&"...") {
         // `a1, a2, ...` stands for one parameter under names of its own.
         return Some(Vec::new());
     }

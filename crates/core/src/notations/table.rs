@@ -1,7 +1,7 @@
 //! Tables of tags: what each means.
 
 use crate::model::{DocComment, EntryKind, MarkStanding, Surface};
-use crate::text::nearest;
+use crate::text::{nearest, split_words};
 
 /// What a tag means.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
@@ -51,6 +51,12 @@ pub(super) fn look_up(table: &[Tag], name: &str) -> (Option<Meaning>, MarkStandi
     }
     let candidate = name.starts_with(char::is_lowercase) && name.len() > 2;
     let near = if candidate { nearest(name, table.iter().map(|(known, _)| *known)) } else { None };
+    // `publicApi` adds a word of its own: nobody mistypes that.
+    let adds = |near: &&str| {
+        let (own, known) = (split_words(name), split_words(near));
+        own.len() > known.len() && (own.starts_with(&known) || own.ends_with(&known))
+    };
+    let near = near.filter(|near| !adds(near));
     let found = near.and_then(|near| table.iter().find(|(known, _)| *known == near));
     match found {
         Some(&(known, meaning)) => (Some(meaning), MarkStanding::Near(known)),

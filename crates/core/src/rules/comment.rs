@@ -128,7 +128,9 @@ fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
     // Where any comment may be documentation, one without words is only space.
     let raw = context.declaration().comment.doc.map(|id| context.file.outline.comment(id));
     let perhaps = raw.is_some_and(|raw| raw.standing == Doc::IfAbove);
-    if context.doc.blank && !perhaps {
+    // Part of it is made when the code is built.
+    let computed = context.declaration().computed_comment;
+    if context.doc.blank && !perhaps && !computed {
         let message = format!(
             "the comment of `{}` says nothing; write a sentence or remove it",
             context.declaration().name

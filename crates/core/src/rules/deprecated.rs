@@ -21,7 +21,12 @@ pub(super) static MISMATCH: Rule = Rule {
 fn mismatch(context: &Context<'_>, findings: &mut Findings<'_>) {
     let (doc, declaration) = (context.doc, context.declaration());
     let custom = context.file.language.deprecation;
-    if doc.inherits || doc.blank || matches!(declaration.kind, Kind::File | Kind::Module | Kind::Package) {
+    // What rewrites the comment may well say so.
+    if declaration.computed_comment
+        || doc.inherits
+        || doc.blank
+        || matches!(declaration.kind, Kind::File | Kind::Module | Kind::Package)
+    {
         return;
     }
     if declaration.deprecated && !doc.deprecated && custom.comment_follows {

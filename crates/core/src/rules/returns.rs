@@ -178,9 +178,12 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     let declared = context.declaration().signature.returns.ty.map_or("", |ty| context.slice(ty));
     let settles = ["task", "promise", "future", "awaitable", "operation"];
     let speaks_of_settling = settles.iter().any(|word| text.contains(word));
+    // When it comes back, and whether, is no value.
+    let only_when = ["never returns", "only returns", "does not return", "doesn't return", "returns nothing"];
     // What comes back can be awaited, and gives nothing then.
     let awaited = !matches!(declared, "" | "void" | "None") && speaks_of_settling;
     awaited
+        || only_when.iter().any(|words| text.contains(words))
         || NOTHING.contains(&bare(&ty).as_str())
         || NOTHING.contains(&bare(&text).as_str())
         || (ty.is_empty() && NOTHING.contains(&bare(first_part).as_str()))

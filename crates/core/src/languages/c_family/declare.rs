@@ -325,7 +325,8 @@ fn excuse<'t>(walk: &Walk<'t, C>, node: Node<'t>, declaration: &mut Declaration,
     if declaration.kind == Kind::Constructor && parameters.is_empty() {
         declaration.excuses.push(Excuse::EmptyConstructors);
     }
-    if name == "main" && declaration.kind == Kind::Function {
+    let starts = matches!(name, "main" | "wmain" | "_tmain" | "WinMain" | "wWinMain");
+    if starts && declaration.kind == Kind::Function {
         declaration.excuses.push(Excuse::Main);
     }
 }

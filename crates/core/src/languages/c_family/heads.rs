@@ -14,6 +14,7 @@ impl Pass<'_> {
         if self.scopes.last() == Some(&Around::Enumerators) {
             return false;
         }
+        self.mask_forms(head);
         let all = self.items(head);
         for (number, item) in all.iter().enumerate() {
             // Noise may stand among type arguments.

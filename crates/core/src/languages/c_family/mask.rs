@@ -219,6 +219,14 @@ impl<'s> Pass<'s> {
         let is_label = |item: &Item| matches!(item, Item::Word(word) if labels.contains(&self.word(*word)));
         let items = self.items(&self.head);
         let first = items.iter().position(is_label);
+        if let [Item::Word(only)] = items[..] {
+            // A macro that stands for one; a nameless bit-field has a width.
+            let width = self.code.get(at + 1).is_none_or(|next| next.sort != Sort::Word)
+                || self.code.get(at + 2).is_none_or(|next| next.is(b';'));
+            if !doubled && is_capital(self.word(only)) && !width {
+                return true;
+            }
+        }
         let plain = first
             .is_some_and(|first| self.are_macros(&items[..first]) && items[first..].iter().all(is_label));
         !doubled && plain
@@ -465,7 +473,7 @@ impl<'s> Pass<'s> {
                 }
             } else if self.word(at) == "throw"
                 && at > from
-                && (self.code[at - 1].is(b':') || self.code[at - 1].is(b'?'))
+                && [b':', b'?', b'(', b','].iter().any(|&sign| self.code[at - 1].is(sign))
             {
                 // The grammar knows `throw` as a statement only.
                 self.blank_lexeme(at);
@@ -648,6 +656,7 @@ impl<'s> Pass<'s> {
         if self.is_plainer(head) {
             self.plainer(&self.items(head));
         }
+        self.mask_forms(head);
         let items = self.items(head);
         let is_keyword = |item: &Item, pass: &Self| matches!(item, Item::Word(at) if matches!(pass.word(*at), "class" | "struct" | "union" | "enum"));
         let keyword = outside_angles(&items, |item| is_keyword(item, self));

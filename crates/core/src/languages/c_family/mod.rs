@@ -9,6 +9,7 @@
 
 mod declare;
 mod flow;
+mod forms;
 mod heads;
 mod kinds;
 mod lexer;
@@ -107,8 +108,8 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
     let word = |at: usize| {
         lexemes.get(at).filter(|lexeme| lexeme.sort == Sort::Word).map_or("", |found| &text[found.range()])
     };
-    lexemes.iter().enumerate().any(|(at, lexeme)| match lexeme.sort {
-        Sort::Word => match &text[lexeme.range()] {
+    let is_evidence = |at: usize| match lexemes[at].sort {
+        Sort::Word => match &text[lexemes[at].range()] {
             "namespace" | "class" | "typename" | "constexpr" | "nullptr" => !word(at + 1).is_empty(),
             "template" => lexemes.get(at + 1).is_some_and(|next| next.is(b'<')),
             "public" | "private" | "protected" => lexemes.get(at + 1).is_some_and(|next| next.is(b':')),
@@ -121,22 +122,30 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
         }
         Sort::Directive => {
             // A header of the standard library without an ending.
-            let line = &text[lexeme.range()];
-            line.contains("include") && line.contains('<') && !line.contains(".h")
+            let line = text[lexemes[at].range()].trim_start_matches('#').trim_start();
+            let included = line.strip_prefix("include").unwrap_or_default().trim_start();
+            included.starts_with('<') && !included.contains(".h")
         }
         _ => false,
-    }) && !guarded(text)
-}
-
-/// What is only there for C++ behind a guard makes no header of C++.
-fn guarded(text: &str) -> bool {
-    let Some(guard) = text.find("__cplusplus") else { return false };
-    !["\nclass ", "\ntemplate <", "\ntemplate<", "\nnamespace "]
-        .iter()
-        .any(|word| text.find(word).is_some_and(|at| at < guard))
-        && text.matches("__cplusplus").count() <= 2
-        && !text.contains("\nclass ")
-        && !text.contains("\nnamespace ")
+    };
+    // What is only there for C++ behind a guard makes no header of C++, unless it declares types and namespaces.
+    let declares = ["\nclass ", "\nnamespace ", "\ntemplate <", "\ntemplate<"];
+    let all_counts = declares.iter().any(|word| text.contains(word));
+    // For each condition that is open, whether it is for C++ alone.
+    let mut guards: Vec<bool> = Vec::new();
+    (0..lexemes.len()).any(|at| {
+        if lexemes[at].sort == Sort::Directive {
+            let line = text[lexemes[at].range()].trim_start_matches('#').trim_start();
+            if line.starts_with("if") {
+                guards.push(line.contains("__cplusplus") && !line.starts_with("ifndef"));
+            } else if line.starts_with("endif") {
+                guards.pop();
+            } else if let (true, Some(guard)) = (line.starts_with("el"), guards.last_mut()) {
+                *guard = false;
+            }
+        }
+        (all_counts || !guards.contains(&true)) && is_evidence(at)
+    })
 }
 
 /// Commands of comments that document something else than what stands below them.

@@ -42,6 +42,23 @@ impl Decorators {
         self.names.iter().any(|found| found.rsplit('.').next() == Some(name))
     }
 
+    /// Tells whether what marks something as deprecated is the project's own, which customarily adds to the docstring;
+    /// the standard library's adds nothing (PEP 702).
+    fn deprecated_by_project(&self, walk: &Walk<'_, Python>) -> bool {
+        let Some(found) = self.names.iter().find(|name| name.rsplit('.').next() == Some("deprecated")) else {
+            return false;
+        };
+        if let Some((module, _)) = found.rsplit_once('.') {
+            return !matches!(module, "warnings" | "typing_extensions" | "typing");
+        }
+        let text = walk.source.text();
+        text.contains("def deprecated(")
+            || imports(text).any(|(module, names)| {
+                let named = names.split([',', '(', ')', ' ', '\n']).any(|name| name == "deprecated");
+                named && !matches!(module, "warnings" | "typing_extensions")
+            })
+    }
+
     /// Tells whether a property's setter or deleter is defined.
     fn is_accessor(&self) -> bool {
         self.names.iter().any(|name| name.ends_with(".setter") || name.ends_with(".deleter"))
@@ -68,6 +85,16 @@ impl Decorators {
             last.contains("doc") || matches!(last.as_str(), "appender" | "substitution")
         })
     }
+}
+
+/// Returns what a file imports by name: the module, and the names as written.
+fn imports(text: &str) -> impl Iterator<Item = (&str, &str)> {
+    text.match_indices("from ").filter_map(|(at, _)| {
+        let before = text[..at].rsplit('\n').next().unwrap_or_default();
+        let (module, rest) = text[at + 5..].split_once(" import ").filter(|_| before.trim().is_empty())?;
+        let names = if rest.starts_with('(') { rest.split(')').next() } else { rest.lines().next() };
+        (!module.contains('\n')).then_some((module.trim(), names.unwrap_or_default()))
+    })
 }
 
 /// The file's own docstring belongs to a module, of which nothing is asked.
@@ -156,7 +183,7 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: N
     };
     let signature = &mut declaration.signature;
     signature.value_may_be_called = declaration.kind == Kind::Property && signature.returns.ty.is_none();
-    apply_decorators(&mut declaration, &decorators);
+    apply_decorators(walk, &mut declaration, &decorators);
     let dunder = declaration.name.as_str().starts_with("__") && declaration.name.as_str().ends_with("__");
     // What special methods mean is fixed by the language: they are checked and never asked for.
     declaration.unasked |= dunder;
@@ -168,7 +195,7 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: N
     walk.declared_at(node, outer);
 }
 
-fn apply_decorators(declaration: &mut Declaration, decorators: &Decorators) {
+fn apply_decorators(walk: &Walk<'_, Python>, declaration: &mut Declaration, decorators: &Decorators) {
     declaration.overrides = decorators.has("override") || decorators.has("overrides");
     declaration.deprecated = decorators.has("deprecated");
     if declaration.deprecated {
@@ -184,7 +211,7 @@ fn apply_decorators(declaration: &mut Declaration, decorators: &Decorators) {
     if decorators.has("fixture") {
         declaration.excuses.push(Excuse::Tests);
     }
-    declaration.computed_comment |= decorators.rewrites_docs();
+    declaration.computed_comment |= decorators.rewrites_docs() || decorators.deprecated_by_project(walk);
     if decorators.has("contextmanager") || decorators.has("asynccontextmanager") {
         // The caller gets a context manager, whatever the body yields.
         declaration.signature.returns.exempt = true;
@@ -286,7 +313,7 @@ pub(super) fn class<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: Node
     }
     let Some(mut declaration) = start(walk, node, outer, Kind::Class) else { return };
     let decorators = Decorators::read(walk, outer);
-    apply_decorators(&mut declaration, &decorators);
+    apply_decorators(walk, &mut declaration, &decorators);
     declaration.answered = false;
     declaration.signature.type_parameters = type_parameters(walk, node);
     declaration.body = Body::Present;

@@ -94,6 +94,7 @@ fn begin<'t>(
     declaration.surface = surface(walk, node);
     declaration.hidden = attributes.hidden;
     declaration.answered = attributes.computed;
+    declaration.computed_comment = attributes.computed;
     declaration.deprecated = attributes.deprecated;
     if attributes.deprecated {
         declaration.excuses.push(Excuse::Deprecated);

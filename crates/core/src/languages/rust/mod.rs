@@ -125,7 +125,7 @@ impl Grammar for RustGrammar {
     }
 
     fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
-        (attempt == 0).then(|| without_macro_bodies(text))
+        (attempt == 0).then(|| plainer(text))
     }
 
     fn comment(&self, text: &str) -> CommentForm {
@@ -183,6 +183,11 @@ impl Grammar for RustGrammar {
             }
             Rust::Block if declare::is_function_body(walk, node) => {
                 walk.calls_left_out(node);
+                // Arithmetic and bounds: any such operation may panic.
+                if walk.text(node).bytes().any(|byte| matches!(byte, b'+' | b'-' | b'*' | b'/' | b'%' | b'['))
+                {
+                    walk.raises_unknown();
+                }
                 return skims(walk, node, &BRACES.facts);
             }
             Rust::Block | Rust::FieldExpression => {}
@@ -208,9 +213,9 @@ impl Grammar for RustGrammar {
     }
 }
 
-/// Gives `text` with the rules of macros blanked: they declare nothing, and the grammar does not know all that they
-/// may hold.
-fn without_macro_bodies(text: &str) -> Given<'_> {
+/// Gives `text` with blanked what the grammar does not know: the rules of macros, which declare nothing, and the signs
+/// of negative numbers among type arguments (`Range<-9, 9>`).
+fn plainer(text: &str) -> Given<'_> {
     let mut blanks = Vec::new();
     let mut at = 0;
     while let Some(found) = text[at..].find("macro_rules!").map(|found| at + found) {
@@ -229,5 +234,11 @@ fn without_macro_bodies(text: &str) -> Given<'_> {
         blanks.push(open + 1..close);
         at = close;
     }
+    let bytes = text.as_bytes();
+    blanks.extend(memchr::memchr_iter(b'-', bytes).filter_map(|at| {
+        let number = bytes.get(at + 1).is_some_and(u8::is_ascii_digit);
+        let argument = text[..at].trim_end().ends_with(['<', ',']);
+        (number && argument).then_some(at..at + 1)
+    }));
     if blanks.is_empty() { Given::all(text) } else { Given::with_blanks(text, &blanks) }
 }

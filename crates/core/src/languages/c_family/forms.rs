@@ -1,0 +1,81 @@
+//! Legal forms of heads that the grammars cannot read, brought into ones that they can: never a name or a parameter
+//! is written over.
+
+use super::lexer::Sort;
+use super::mask::{Item, Pass};
+use super::words::is_capital;
+
+impl Pass<'_> {
+    /// Blanks what makes a legal head unreadable.
+    pub(super) fn mask_forms(&mut self, head: &[usize]) {
+        if self.is_cpp {
+            self.mask_before_friend(head);
+            self.mask_member_pointer(head);
+            self.mask_function_types(head);
+        }
+        self.mask_named_in_parentheses(head);
+    }
+
+    /// `inline friend`: the grammar knows the two the other way round.
+    fn mask_before_friend(&mut self, head: &[usize]) {
+        let Some(friend) = head.iter().position(|&at| self.word(at) == "friend") else { return };
+        for &at in &head[..friend] {
+            if matches!(self.word(at), "inline" | "constexpr") {
+                self.blank_lexeme(at);
+            }
+        }
+    }
+
+    /// `int (Press::*weigh)(int) const`: whose member the function is that is pointed to, and what qualifies it.
+    fn mask_member_pointer(&mut self, head: &[usize]) {
+        let is = |at: usize, sign: u8| head.get(at).is_some_and(|&at| self.code[at].is(sign));
+        let stars: Vec<usize> =
+            (2..head.len()).filter(|&at| is(at, b'*') && is(at - 1, b':') && is(at - 2, b':')).collect();
+        if stars.is_empty() {
+            return;
+        }
+        for star in stars {
+            let owner = head[..star].iter().rev();
+            let is_owner = |at: &usize| self.code[*at].is(b':') || self.code[*at].sort == Sort::Word;
+            let owner: Vec<usize> = owner.copied().take_while(is_owner).collect();
+            // Only directly behind the parenthesis: elsewhere it may be the type.
+            let opened = (star > owner.len())
+                .then(|| star - owner.len() - 1)
+                .and_then(|before| head.get(before))
+                .is_some_and(|&at| self.code[at].is(b'('));
+            for at in owner.into_iter().filter(|_| opened) {
+                self.blank_lexeme(at);
+            }
+        }
+        for &at in head.iter().rev().take_while(|&&at| self.code[at].sort == Sort::Word) {
+            if matches!(self.word(at), "const" | "volatile" | "noexcept") {
+                self.blank_lexeme(at);
+            }
+        }
+    }
+
+    /// `Traits<int (Press::*)(int) const>`: qualifiers of a function type among type arguments.
+    fn mask_function_types(&mut self, head: &[usize]) {
+        for pair in head.windows(3) {
+            let [before, at, behind] = *pair else { continue };
+            let qualifies = matches!(self.word(at), "const" | "volatile" | "noexcept");
+            let ends = self.code[behind].is(b'>') || self.code[behind].is(b',');
+            if qualifies && ends && self.code[before].is(b')') {
+                self.blank_lexeme(at);
+            }
+        }
+    }
+
+    /// `int (API weigh)(int)`: a convention before a name in parentheses.
+    fn mask_named_in_parentheses(&mut self, head: &[usize]) {
+        let items = self.items(head);
+        for pair in items.windows(2) {
+            let [Item::Group(open, close), Item::Group(parameters, _)] = *pair else { continue };
+            let (first, second) = (open + 1, open + 2);
+            let two = close == open + 3 && !self.word(first).is_empty() && !self.word(second).is_empty();
+            if two && self.code[parameters].is(b'(') && is_capital(self.word(first)) {
+                self.blank_lexeme(first);
+            }
+        }
+    }
+}

@@ -1,0 +1,27 @@
+struct tank;
+
+/**
+ * Called when a tank is full.
+ *
+ * @param tank the tank
+ * @param level in litres
+ * @param data what was given when the call was asked for
+ */
+typedef void (*full_fn)(struct tank *, int level, void *);
+
+/**
+ * Fills a tank.
+ *
+ * @param tank the tank
+ * @param litres how much
+ * @param more what is not there
+ */
+void fill(struct tank *, double);
+
+/**
+ * Empties a tank.
+ *
+ * @param tank the tank
+ * @param valev the valve
+ */
+void empty(struct tank *, int valve);

@@ -1,0 +1,26 @@
+/**
+ * Opens a tank. The valve must be shut.
+ *
+ * @param tank its number
+ *
+ * Returns 0, or -1 when it was open.
+ */
+int open_tank(int tank);
+
+/**
+ * Fills a tank. The valve must be shut.
+ *
+ * Returns the level in litres,
+ * rounded down.
+ *
+ * @param tank its number
+ */
+int fill_tank(int tank);
+
+/**
+ * Shuts a tank, and what it
+ * Returns is not told here.
+ *
+ * @param tank its number
+ */
+int shut_tank(int tank);

@@ -1,0 +1,10 @@
+from .old import (
+    aged,
+    deprecated,
+)
+
+
+@deprecated("use weigh")
+def weigh_twice(load):
+    """Weighs a crate."""
+    return load
