@@ -1,5 +1,6 @@
 //! What every command that reads source does first: find the project, its settings and the files.
 
+use std::collections::BTreeMap;
 use std::path::{Path, PathBuf};
 
 use anyhow::Context;
@@ -43,6 +44,15 @@ pub(crate) struct Visited<T> {
     pub(crate) unread: Vec<Unread>,
 }
 
+/// Files that turned out to be none to review once they were read.
+#[derive(Default)]
+pub(crate) struct TurnedOut {
+    /// Marked as generated.
+    generated: u64,
+    /// In languages that cannot be read, by language.
+    foreign: BTreeMap<&'static str, u64>,
+}
+
 impl<T> Visited<T> {
     fn of(results: Vec<Result<T, Unread>>) -> Self {
         let mut out = Self { files: Vec::new(), unread: Vec::new() };
@@ -55,9 +65,17 @@ impl<T> Visited<T> {
         out
     }
 
-    /// Counts the files that turned out to be generated.
-    pub(crate) fn generated(&self) -> u64 {
-        self.unread.iter().map(|unread| u64::from(matches!(unread, Unread::Generated))).sum()
+    /// Counts the files that turned out to be none to review, by what they are.
+    pub(crate) fn turned_out(&self) -> TurnedOut {
+        let mut out = TurnedOut::default();
+        for unread in &self.unread {
+            match unread {
+                Unread::Generated => out.generated += 1,
+                Unread::Foreign(language) => *out.foreign.entry(language).or_default() += 1,
+                Unread::Failed(_) | Unread::OtherLanguage => {}
+            }
+        }
+        out
     }
 }
 
@@ -220,24 +238,25 @@ impl Session {
                     terminal::complain(&failure.to_string());
                     exit = Exit::Incomplete;
                 }
-                Unread::Generated | Unread::OtherLanguage => {}
+                Unread::Generated | Unread::OtherLanguage | Unread::Foreign(_) => {}
             }
         }
         exit
     }
 
     /// Says what was not reviewed, empty when nothing was left out.
-    pub(crate) fn left_out(&self, generated: u64) -> String {
+    pub(crate) fn left_out(&self, found: &TurnedOut) -> String {
         let mut parts = Vec::new();
         for (count, what) in [
             (self.left.vendored, "vendored"),
-            (self.left.generated + generated, "generated"),
+            (self.left.generated + found.generated, "generated"),
             (self.left.excluded, "excluded"),
         ] {
             if count > 0 {
                 parts.push(format!("{count} {what}"));
             }
         }
+        parts.extend(found.foreign.iter().map(|(language, count)| format!("{count} {language}")));
         if self.files.is_empty() {
             let mut unknown: Vec<_> = self.left.unknown.iter().collect();
             unknown.sort_by_key(|&(ending, &count)| (std::cmp::Reverse(count), ending));

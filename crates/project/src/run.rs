@@ -8,6 +8,7 @@ use std::sync::{Arc, Mutex, PoisonError};
 
 use vinequill_core::coverage::{self, Tally};
 use vinequill_core::index::Index;
+use vinequill_core::languages;
 use vinequill_core::model::Finding;
 use vinequill_core::reading::Parsers;
 use vinequill_core::review::{self, FileReading};
@@ -100,6 +101,8 @@ pub enum Unread {
     Generated,
     /// Its content is of a language that was not asked for.
     OtherLanguage,
+    /// Its content is of a language that cannot be read, whatever its name's ending says.
+    Foreign(&'static str),
 }
 
 /// What is done with a file once it was read, and what the project knows is there.
@@ -390,6 +393,9 @@ fn look<'a>(
         return Ok(as_before(record.clone()));
     }
     let (decoded, source) = load(file, settings)?;
+    if let Some(foreign) = languages::foreign(file.language, &source) {
+        return Err(Unread::Foreign(foreign));
+    }
     let content = if keeps { hash(decoded.text.as_bytes()) } else { ContentHash::default() };
     let stamp = stamp.unwrap_or_default();
     if let Some((record, _)) = before.filter(|(record, _)| record.content == content) {

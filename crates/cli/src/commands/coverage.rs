@@ -84,7 +84,7 @@ impl Coverage {
         let session = Session::open(&self.common, &self.paths)?;
         let visited = session.review(&self.common, Texts::NotNeeded)?;
         let (total, groups) = group(&visited.files, self.by, &session);
-        let left = session.left_out(visited.generated());
+        let left = session.left_out(&visited.turned_out());
         for pair in pairs {
             let text = match pair.format_as() {
                 Some(Format::Json) => report::json::coverage(total, self.by.as_str(), &groups),

@@ -10,7 +10,7 @@ use crate::exit::{Done, Exit};
 use crate::options::common::{Common, parse_level_word};
 use crate::options::output::{Pair, deliver};
 use crate::report::{self, Totals};
-use crate::session::{Session, Visited};
+use crate::session::{Session, TurnedOut, Visited};
 use crate::terminal;
 
 /// Options of `review`.
@@ -82,7 +82,7 @@ impl Review {
                 notes: self.notes || self.common.verbose,
                 verbose: self.common.verbose,
                 quiet: self.common.quiet,
-                left_out: session.left_out(visited.generated()),
+                left_out: session.left_out(&visited.turned_out()),
             };
             let text = match pair.format_as() {
                 Some(Format::Text) | None => report::text::render(&view),
@@ -93,7 +93,7 @@ impl Review {
         }
         let mut exit = session.complain(unread.iter());
         if session.files.is_empty() && self.common.stdin_path.is_none() {
-            let left = session.left_out(0);
+            let left = session.left_out(&TurnedOut::default());
             let hint = if left.is_empty() { String::new() } else { format!(" (not reviewed: {left})") };
             terminal::complain(&format!(
                 "nothing to review: no file here is in a language that is read{hint}"

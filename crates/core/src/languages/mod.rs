@@ -85,6 +85,15 @@ pub fn refined(language: &'static Language, source: &Source) -> &'static Languag
     if shared && c_family::is_cpp_header(source.text()) { &c_family::CPP } else { language }
 }
 
+/// Names the language that a source is in, where its name's ending promises one that can be read and its content is of
+/// one that cannot.
+#[must_use]
+pub fn foreign(language: &Language, source: &Source) -> Option<&'static str> {
+    let shared =
+        std::ptr::eq(language, &raw const c_family::C) && source.path().to_ascii_lowercase().ends_with(".h");
+    (shared && c_family::is_objective_c(source.text())).then_some("Objective-C")
+}
+
 /// Names kinds and fields that a language uses and its grammar lacks. Empty when all is well.
 #[must_use]
 pub fn unknown_names() -> Vec<String> {

@@ -35,15 +35,21 @@ impl Pass<'_> {
             return;
         }
         for star in stars {
-            let owner = head[..star].iter().rev();
-            let is_owner = |at: &usize| self.code[*at].is(b':') || self.code[*at].sort == Sort::Word;
-            let owner: Vec<usize> = owner.copied().take_while(is_owner).collect();
-            // Only directly behind the parenthesis: elsewhere it may be the type.
-            let opened = (star > owner.len())
-                .then(|| star - owner.len() - 1)
-                .and_then(|before| head.get(before))
-                .is_some_and(|&at| self.code[at].is(b'('));
-            for at in owner.into_iter().filter(|_| opened) {
+            // `Owner::` or `space::Owner::`, from behind.
+            let mut owner = star;
+            while owner > 2
+                && is(owner - 1, b':')
+                && is(owner - 2, b':')
+                && !self.word(head[owner - 3]).is_empty()
+            {
+                owner -= 3;
+            }
+            // Behind a parenthesis or a type; elsewhere it may be the type itself.
+            let before = owner.checked_sub(1).map(|before| head[before]);
+            let follows = before.is_some_and(|before| {
+                self.code[before].is(b'(') || self.code[before].is(b'>') || !self.word(before).is_empty()
+            });
+            for &at in head[owner..star].iter().filter(|_| follows) {
                 self.blank_lexeme(at);
             }
         }

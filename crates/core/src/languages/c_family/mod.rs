@@ -148,6 +148,30 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
     })
 }
 
+/// Tells whether a header is one of Objective-C, which adds lines that begin with `@` or import, and blocks.
+pub(super) fn is_objective_c(text: &str) -> bool {
+    // Most headers have no sign of it at all.
+    let sign = memchr::memchr2(b'@', b'^', text.as_bytes()).is_some() || text.contains("#import");
+    sign && lexer::lex(text).iter().any(|lexeme| {
+        let (from, rest) = (lexeme.start, &text[lexeme.start..]);
+        match lexeme.sort {
+            Sort::Directive => {
+                text[lexeme.range()].trim_start_matches('#').trim_start().starts_with("import")
+            }
+            Sort::Word => {
+                let word = &text[lexeme.range()];
+                let marked =
+                    matches!(word, "interface" | "protocol" | "class" | "import" | "implementation" | "end");
+                (marked && text[..from].ends_with('@'))
+                    || matches!(word, "NS_ENUM" | "NS_OPTIONS" | "NS_ASSUME_NONNULL_BEGIN")
+            }
+            // A block: `void (^done)(int)`.
+            Sort::Sign(b'(') => rest[1..].starts_with('^'),
+            _ => false,
+        }
+    })
+}
+
 /// Commands of comments that document something else than what stands below them.
 const FREE: &[&str] = &[
     "file", "defgroup", "addtogroup", "weakgroup", "page", "subpage", "mainpage", "dir", "example", "name",

@@ -33,3 +33,16 @@ struct Traits<Result (Owner::*)(Args...) const> {
     /** It is known. */
     static const bool known = true;
 };
+
+/** What is read of a press, and where it goes. */
+struct Reading {
+    /** Where it goes. */
+    std::optional<double> Press::*target;
+};
+
+/**
+ * Reads a press.
+ *
+ * @param filed where it goes
+ */
+void read_press(double Press::*field, int crate);
