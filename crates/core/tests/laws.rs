@@ -44,6 +44,34 @@ fn every_example_fires_its_rule_and_is_silent_once_mended() {
 }
 
 #[test]
+fn examples_in_further_languages_fire_their_rule_and_are_silent_once_mended() {
+    let mut wrong = Vec::new();
+    for example in rules::further_examples() {
+        let id = example.rule.as_str();
+        let rule = rules::ALL.iter().find(|rule| rule.id.as_str() == id).expect("the rule is known");
+        let language = languages::find(&example.language).expect("the language is known");
+        if language.id.as_str() == rule.example.language {
+            wrong.push(format!("{id} has an example in {} already", example.language));
+        }
+        let path = format!("Example{}", language.endings[0]);
+        let fired = |text: &str| -> Vec<String> {
+            let report = testing::review_text(&path, text, &format!("[rules]\n\"{id}\" = \"error\"\n"));
+            report.lines().filter_map(|line| line.split(' ').nth(2)).map(str::to_owned).collect()
+        };
+        let (fires, silent) = (fired(&example.fires), fired(&example.silent));
+        let subject = id.split('.').next();
+        let other = |found: &&String| *found != id && found.split('.').next() == subject;
+        if !fires.iter().any(|found| found == id)
+            || fires.iter().any(|found| other(&found))
+            || !silent.is_empty()
+        {
+            wrong.push(format!("{id} in {}: {fires:?}, mended: {silent:?}", example.language));
+        }
+    }
+    assert!(wrong.is_empty(), "{}", wrong.join("\n"));
+}
+
+#[test]
 fn rules_are_explained_in_plain_sentences() {
     for rule in rules::ALL {
         assert!(rule.says.starts_with(char::is_lowercase) && !rule.says.ends_with('.'), "{}", rule.id);

@@ -66,22 +66,31 @@ fn list() -> String {
     out
 }
 
+fn show_example(out: &mut String, language: &str, (fires, silent): (&str, &str)) {
+    for (title, text) in [("fires", fires), ("is silent", silent)] {
+        // Writing to a string cannot fail.
+        let _ = writeln!(out, "\n{}", styled(style::FAINT, &format!("{language} ({title})")));
+        for line in text.lines() {
+            let _ = writeln!(out, "    {line}");
+        }
+    }
+}
+
 fn explain(rule: &Rule) -> String {
     let mut out = String::new();
     // Writing to a string cannot fail.
     let _ = writeln!(out, "{}  {}", styled(style::STRONG, rule.id.as_str()), rule.level.as_str());
     let _ = writeln!(out, "\nFires when {}.\n{}", rule.says, rule.why);
-    for (title, text) in [("fires", rule.example.before), ("is silent", rule.example.after)] {
-        let _ = writeln!(out, "\n{}", styled(style::FAINT, &format!("{} ({title})", rule.example.language)));
-        for line in text.lines() {
-            let _ = writeln!(out, "    {line}");
-        }
-    }
+    let first = &rule.example;
+    show_example(&mut out, first.language, (first.before, first.after));
     if !rule.example.config.is_empty() {
         let _ = writeln!(out, "\n{}", styled(style::FAINT, "vinequill.toml"));
         for line in rule.example.config.lines() {
             let _ = writeln!(out, "    {line}");
         }
+    }
+    for example in rules::further_examples_of(rule.id) {
+        show_example(&mut out, &example.language, (&example.fires, &example.silent));
     }
     let other = if rule.level == Level::None { "warning" } else { "none" };
     let _ = writeln!(out, "\nits level     [rules] \"{}\" = \"{other}\" in vinequill.toml, or", rule.id);

@@ -46,6 +46,15 @@ fn rules_are_those_of_the_code() {
         if !example.config.is_empty() {
             write!(out, "\nWith:\n\n```toml\n{}```\n", example.config).expect("a string takes all");
         }
+        for more in rules::further_examples_of(rule.id) {
+            let language = &more.language;
+            write!(
+                out,
+                "\nIn {language}, fires:\n\n```{language}\n{}```\n\nIs silent:\n\n```{language}\n{}```\n",
+                more.fires, more.silent
+            )
+            .expect("a string takes all");
+        }
     }
     hold("rules.md", &out);
 }

@@ -318,11 +318,14 @@ fn several_processes_share_a_cache() {
 fn what_only_looks_like_a_header_of_c_is_counted_and_left_alone() {
     let workshop = Workshop::with(&[
         ("vinequill.toml", ""),
-        ("Press.h", "#import <Foundation/Foundation.h>\n\n@interface Press : NSObject\n- (int)weigh:(int)load;\n@end\n"),
+        (
+            "Press.h",
+            "#import <Foundation/Foundation.h>\n\n@interface Press : NSObject\n- (int)weigh:(int)load;\n@end\n",
+        ),
         ("tank.h", "/** Fills it by night: 2 ^ 3 litres. @author x */\nvoid fill(void);\n"),
     ]);
     let ran = workshop.run(&["review"]);
     assert_eq!(ran.code, 0, "{}", ran.out);
-    assert!(ran.out.contains("not reviewed: 1 Objective-C"), "{}", ran.out);
+    assert!(ran.out.contains("not reviewed    1 Objective-C"), "{}", ran.out);
     assert!(!ran.out.contains("Press.h"), "{}", ran.out);
 }

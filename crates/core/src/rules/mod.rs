@@ -6,6 +6,7 @@ mod comment;
 mod context;
 mod deprecated;
 mod example;
+mod examples;
 mod file;
 mod layout;
 mod leftover;
@@ -29,6 +30,7 @@ mod waiver;
 mod yields;
 
 pub use context::{Asking, Context, FileContext, Findings};
+pub use examples::{FurtherExample, further_examples, further_examples_of};
 pub(crate) use leftover::{CODE as LEFTOVER_CODE, TODO as LEFTOVER_TODO};
 pub use rule::{Check, Example, Rule};
 pub(crate) use throws::PASSED;

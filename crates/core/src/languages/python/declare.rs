@@ -284,8 +284,9 @@ fn is_stub(walk: &Walk<'_, Python>, statements: &[Node<'_>]) -> bool {
 fn late_docstring<'t>(walk: &Walk<'t, Python>, body: Node<'t>) -> Option<Node<'t>> {
     let statements = walk.children(body);
     let late = *statements.get(1)?;
-    // A string after an assignment documents what is assigned.
-    let after_assignment = walk.text(statements[0]).contains('=');
+    // A string after an assignment documents the attribute that is assigned.
+    let first = walk.text(statements[0]);
+    let after_assignment = first.starts_with("self.") && first.contains('=');
     let triple = |node: Node<'_>| walk.text(node).contains("\"\"\"") || walk.text(node).contains("'''");
     docstring::lone_string(walk, late).filter(|&string| !after_assignment && triple(string))
 }
