@@ -29,6 +29,9 @@ pub(crate) struct Draft {
     /// Only comments that are missing, or only those that lack something
     #[arg(long, value_name = "WHICH", value_enum)]
     only: Option<Which>,
+    /// Draft what files open with: the header of the configuration, and the module's comment
+    #[arg(long, conflicts_with_all = ["only", "inherit"])]
+    file_header: bool,
     /// What is done where a supertype of the project describes the member already
     #[arg(long, value_name = "HOW", value_enum, default_value_t = Inheriting::Copy)]
     inherit: Inheriting,
@@ -84,6 +87,11 @@ impl Draft {
         let targets: Vec<(PathBuf, Aim)> = self.targets.iter().map(|target| parse_target(target)).collect();
         let paths: Vec<PathBuf> = targets.iter().map(|(path, _)| path.clone()).collect();
         let session = Session::open(&self.common, &paths)?;
+        if self.file_header && session.project.config.header.text.is_none() {
+            terminal::remark(
+                "no `text` under `[header]` in the configuration: only comments of modules are drafted",
+            );
+        }
         let cwd = std::env::current_dir()?;
         let aims = |file: &Found| -> Vec<Aim> {
             let here =
@@ -136,6 +144,9 @@ impl Draft {
         (reading, decoded): (&FileReading<'_>, &Decoded),
         aims: &[Aim],
     ) -> Outcome {
+        if self.file_header {
+            return Self::draft_top(reading, decoded);
+        }
         let another = |path: &str| session.read_another(path);
         let inherit = match self.inherit {
             Inheriting::Copy => Inherit::Copy(&another),
@@ -188,6 +199,31 @@ impl Draft {
             Change { before, after, pieces, amount: drafts.drafted.len(), by_rule: Vec::new(), remarks };
         let comments = drafts.drafted.into_iter().map(|drafted| drafted.comment).collect();
         Outcome { change, comments, matched }
+    }
+
+    /// Drafts what a file opens with.
+    fn draft_top(reading: &FileReading<'_>, decoded: &Decoded) -> Outcome {
+        let year = jiff::Zoned::now().year().to_string();
+        let header: Vec<String> =
+            reading.settings.header_text.iter().map(|line| line.replace("{year}", &year)).collect();
+        let (edits, comments) = draft::draft_top(reading, &header).unwrap_or_default();
+        let what = "what the file opens with".to_owned();
+        let piece = (!edits.is_empty()).then(|| Piece {
+            line: 1,
+            signature: reading.source.path().to_owned(),
+            what,
+            edits: edits.clone(),
+        });
+        let after = Edits::new(edits).and_then(|edits| edits.apply(reading.source.text()));
+        let change = Change {
+            before: decoded.clone(),
+            after: after.expect("the edits stand one behind the other"),
+            pieces: piece.into_iter().collect(),
+            amount: comments.len(),
+            by_rule: Vec::new(),
+            remarks: Vec::new(),
+        };
+        Outcome { change, comments, matched: true }
     }
 
     fn print_comments(outcomes: &[Outcome]) -> Done {

@@ -191,3 +191,64 @@ fn a_notation_without_a_mark_says_so() {
         "\"\"\"Reads it.\n\n        Args:\n            vat: its number\n\n        Returns:\n            TODO: describe\n        \"\"\"\n"
     );
 }
+
+const HEADER: &str = "[header]\npattern = 'Copyright \\d{4} .+'\ntext = \"\"\"\nCopyright {year} Sallow Ridge\nAll rights reserved.\"\"\"\n";
+
+#[test]
+fn files_are_opened_with_header_and_module_comment() {
+    let workshop = Workshop::with(&[
+        ("vinequill.toml", HEADER),
+        ("Scale.java", "package press;\r\n\r\n/** A scale. */\r\npublic class Scale {}\r\n"),
+        ("must.py", "#!/usr/bin/env python3\n# -*- coding: utf-8 -*-\nimport sys\n"),
+        ("gate.rs", "// Copyright 2020 Sallow Ridge\nfn open() {}\n"),
+        ("till.php", "<?php\nfunction ring(): void {}\n"),
+        ("route.go", "// Package route plans.\npackage route\n"),
+        ("row.lua", "-- Copyright 2020 Sallow Ridge\n\nlocal M = {}\nreturn M\n"),
+        ("tank.h", "/*\n * Copyright 1999 Sallow Ridge\n */\nvoid fill(void);\n"),
+    ]);
+    let year = {
+        let ran = workshop.run(&["draft", "--print", "--file-header", "Scale.java"]);
+        ran.out.split(' ').nth(2).unwrap().to_owned()
+    };
+    let ran = workshop.run(&["draft", "--write", "--file-header", "."]);
+    assert_eq!(ran.code, 0, "{}", ran.err);
+    let read = |path: &str| String::from_utf8(workshop.read(path)).unwrap();
+    let lines = format!("// Copyright {year} Sallow Ridge\n// All rights reserved.\n\n");
+    assert_eq!(
+        read("Scale.java"),
+        format!("{lines}package press;\n\n/** A scale. */\npublic class Scale {{}}\n").replace('\n', "\r\n")
+    );
+    assert_eq!(
+        read("must.py"),
+        format!(
+            "#!/usr/bin/env python3\n# -*- coding: utf-8 -*-\n{}\"\"\"TODO: describe\"\"\"\n\nimport sys\n",
+            lines.replace("//", "#")
+        )
+    );
+    assert_eq!(read("gate.rs"), "// Copyright 2020 Sallow Ridge\n\n//! TODO: describe\n\nfn open() {}\n");
+    assert_eq!(read("till.php"), format!("<?php\n{lines}function ring(): void {{}}\n"));
+    assert_eq!(read("route.go"), format!("{lines}// Package route plans.\npackage route\n"));
+    assert!(read("row.lua").starts_with("-- Copyright 2020 Sallow Ridge\n\nlocal"));
+    assert!(read("tank.h").starts_with("/*\n * Copyright 1999"));
+    let again = workshop.run(&["draft", "--check", "--file-header", "."]);
+    assert_eq!(again.code, 0, "{}", again.out);
+    assert_eq!(
+        workshop.run(&["review", "--rule", "file.header=error", "--rule", "*.missing=none", "."]).code,
+        2
+    );
+    let review = workshop.run(&["review", "--format", "short", "--rule", "file.header=error"]);
+    assert!(!review.out.contains("file.header"), "{}", review.out);
+}
+
+#[test]
+fn a_header_that_would_be_asked_for_again_is_refused() {
+    let config = "[header]\npattern = 'Copyright \\d{4} .+'\ntext = \"By Sallow Ridge\"\n";
+    let workshop = Workshop::with(&[("vinequill.toml", config), ("a.py", "x = 1\n")]);
+    let ran = workshop.run(&["draft", "--file-header", "."]);
+    assert_eq!(ran.code, 2);
+    assert!(ran.err.contains("`header.text`, with a year put in, reads `By Sallow Ridge`"), "{}", ran.err);
+    let workshop = Workshop::with(&[("a.py", "x = 1\n")]);
+    let ran = workshop.run(&["draft", "--file-header", "."]);
+    assert!(ran.err.contains("no `text` under `[header]`"), "{}", ran.err);
+    assert!(ran.out.contains("+\"\"\"TODO: describe\"\"\""), "{}", ran.out);
+}

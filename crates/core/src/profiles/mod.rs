@@ -124,6 +124,7 @@ fn shape(config: &ProfileConfig, notations: &[NotationId]) -> Result<Shape, Mist
         demand: config.demand.map_or(demand, |own| own.over(demand)),
         any_optional: true,
         carrier,
+        remark: self::carrier(&marks[0], config),
         dialect: dialect(config),
         place,
         doc_mark: match carrier {

@@ -139,6 +139,17 @@ pub trait Reader: Sync {
 /// (numbers widen), types of different families always do.
 pub type TypeWords = &'static [(&'static str, &'static str)];
 
+/// Where the comment of a module stands.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum ModuleComment {
+    /// It has none in each file.
+    None,
+    /// A docstring before all statements.
+    Docstring,
+    /// Lines with a mark of their own, before all items.
+    Lines(&'static str),
+}
+
 /// Which files declare what others declare too: the two are one thing, with one debt.
 #[derive(Clone, Copy, Debug)]
 pub enum Halves {
@@ -225,6 +236,10 @@ pub struct Language {
     pub ends_with_line: bool,
     /// How the documentation is carried when a draft writes it.
     pub carrier: Carrier,
+    /// What carries an ordinary remark.
+    pub remark: Carrier,
+    /// Where a module's own comment stands.
+    pub module_comment: ModuleComment,
     /// How entries are spelt where one notation serves several languages.
     pub dialect: Dialect,
     /// Where the doc comment stands.
@@ -277,6 +292,8 @@ impl Language {
             untyped: false,
             ends_with_line: false,
             carrier: Carrier::Block { open: "/**", close: "*/" },
+            remark: Carrier::Lines { mark: "//" },
+            module_comment: ModuleComment::None,
             dialect: Dialect::Plain,
             place: CommentPlace::Above,
             doc_mark: "/**",

@@ -31,6 +31,7 @@ mod yields;
 
 pub use context::{Asking, Context, FileContext, Findings};
 pub use examples::{FurtherExample, further_examples, further_examples_of};
+pub(crate) use file::has_header;
 pub(crate) use leftover::{CODE as LEFTOVER_CODE, TODO as LEFTOVER_TODO};
 pub use rule::{Check, Example, Rule};
 pub(crate) use throws::PASSED;

@@ -102,6 +102,8 @@ pub struct CoverageConfig {
 pub struct HeaderConfig {
     /// A regular expression that the comment at the top of every file matches.
     pub pattern: Option<String>,
+    /// What a draft writes there, a line each; `{year}` is the year.
+    pub text: Option<String>,
 }
 
 /// How summaries begin.

@@ -36,6 +36,16 @@ pub enum ConfigError {
     /// A placeholder that reads like no text at all.
     #[error("`placeholder = \"{0}\"`: a placeholder needs a word, so that it can be found again")]
     Wordless(String),
+    /// A header that is not the one that is asked for.
+    #[error(
+        "`header.text`, with a year put in, reads `{text}`, which `header.pattern = \"{pattern}\"` does not match"
+    )]
+    HeaderText {
+        /// What files must open with.
+        pattern: String,
+        /// What would be written.
+        text: String,
+    },
     /// A floor that is no share.
     #[error("a floor of {0} is no percentage; it is a number from 0 to 100")]
     Floor(f64),

@@ -81,6 +81,8 @@ pub struct LanguageSettings {
     pub words: Vec<String>,
     /// What the comment at the top of a file matches.
     pub header: Option<Regex>,
+    /// What a draft writes there, a line each, with `{year}` for the year.
+    pub header_text: Vec<String>,
     /// What stands where a person should write.
     pub placeholder: String,
     /// What a draft says where only a person can know.
@@ -241,6 +243,7 @@ fn language_settings(
         opening: own.opening.or_else(|| language.opens_with_name.then_some(Opening::NameFirst)),
         words: config.words.iter().map(|word| word.to_lowercase()).collect(),
         header: header(config)?,
+        header_text: config.header.text.iter().flat_map(|text| text.lines()).map(str::to_owned).collect(),
         placeholder: placeholder.to_owned(),
         fill: config.draft.fill.unwrap_or_default(),
         endings: own.endings.clone(),
@@ -323,7 +326,13 @@ fn header(config: &Config) -> Result<Option<Regex>, ConfigError> {
         pattern: pattern.clone(),
         reason: error.to_string().lines().last().unwrap_or_default().trim().to_owned(),
     };
-    Regex::new(pattern).map(Some).map_err(wrong)
+    let found = Regex::new(pattern).map_err(wrong)?;
+    let text = config.header.text.as_ref().map(|text| text.replace("{year}", "2000"));
+    if let Some(text) = text.filter(|text| !found.is_match(text)) {
+        // What a draft writes would be asked for again.
+        return Err(ConfigError::HeaderText { pattern: pattern.clone(), text });
+    }
+    Ok(Some(found))
 }
 
 fn check_language(name: &str, known: Known<'_>) -> Result<(), ConfigError> {

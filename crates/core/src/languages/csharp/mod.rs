@@ -15,7 +15,9 @@ mod parameters;
 mod types;
 
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
-use crate::reading::{CommentPlace, Demand, Deprecation, Examples, GrammarReader, Halves, Language, Owe};
+use crate::reading::{
+    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Halves, Language, ModuleComment, Owe,
+};
 
 /// C#.
 pub(super) static CSHARP: Language = Language {
@@ -30,6 +32,8 @@ pub(super) static CSHARP: Language = Language {
     untyped: false,
     ends_with_line: false,
     carrier: Carrier::Lines { mark: "///" },
+    remark: Carrier::Lines { mark: "//" },
+    module_comment: ModuleComment::None,
     dialect: Dialect::Plain,
     place: CommentPlace::Above,
     doc_mark: "///",

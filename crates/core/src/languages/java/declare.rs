@@ -74,7 +74,10 @@ fn start(walk: &Walk<'_, Java>, node: Node<'_>, kind: Kind, name: Node<'_>) -> (
     declaration.surface = member_surface(walk, &modifiers);
     declaration.deprecated = modifiers.deprecated;
     declaration.overrides = modifiers.overrides;
-    declaration.unasked = walk.in_code();
+    // What stands in the body of an enumeration's constant belongs to a class without a name; what is marked there as
+    // overriding is excused as such.
+    let nameless = walk.owner_kind() == Some(Kind::EnumMember) && !modifiers.overrides;
+    declaration.unasked = walk.in_code() || nameless;
     if modifiers.deprecated {
         declaration.excuses.push(Excuse::Deprecated);
     }

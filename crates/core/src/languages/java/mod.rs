@@ -14,7 +14,9 @@ mod types;
 
 use crate::languages::shared::{JVM_AMBIENT, JVM_EXCEPTIONS};
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
-use crate::reading::{CommentPlace, Demand, Deprecation, Examples, GrammarReader, Halves, Language, Owe};
+use crate::reading::{
+    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Halves, Language, ModuleComment, Owe,
+};
 
 /// Java.
 pub(super) static JAVA: Language = Language {
@@ -28,6 +30,8 @@ pub(super) static JAVA: Language = Language {
     untyped: false,
     ends_with_line: false,
     carrier: Carrier::Block { open: "/**", close: "*/" },
+    remark: Carrier::Lines { mark: "//" },
+    module_comment: ModuleComment::None,
     dialect: Dialect::Plain,
     place: CommentPlace::Above,
     doc_mark: "/**",

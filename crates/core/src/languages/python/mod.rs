@@ -18,7 +18,7 @@ mod types;
 
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
 use crate::reading::{
-    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Half, Halves, Language, Owe,
+    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Half, Halves, Language, ModuleComment, Owe,
 };
 
 /// Python.
@@ -39,6 +39,8 @@ pub(super) static PYTHON: Language = Language {
     untyped: true,
     ends_with_line: true,
     carrier: Carrier::Docstring,
+    remark: Carrier::Lines { mark: "#" },
+    module_comment: ModuleComment::Docstring,
     dialect: Dialect::Plain,
     place: CommentPlace::FirstInBody,
     doc_mark: "\"\"\"",

@@ -27,6 +27,7 @@ pub(super) static RUBY: Language = Language {
     untyped: true,
     ends_with_line: true,
     carrier: Carrier::Lines { mark: "#" },
+    remark: Carrier::Lines { mark: "#" },
     dialect: Dialect::Ruby,
     place: CommentPlace::DirectlyAbove,
     doc_mark: "#",

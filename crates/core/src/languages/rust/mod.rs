@@ -16,8 +16,8 @@ use crate::languages::shared::{
 };
 use crate::model::{Carrier, Doc, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Hierarchy, Language, Next, Owe, Scope,
-    Vocabulary, Walk, kinds,
+    CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Hierarchy, Language, ModuleComment, Next,
+    Owe, Scope, Vocabulary, Walk, kinds,
 };
 use crate::text::Span;
 
@@ -33,6 +33,7 @@ pub(super) static RUST: Language = Language {
     demand: Demand { throws: Owe::Always, ..Demand::all(Owe::Never) },
     asks_fields: true,
     carrier: Carrier::Lines { mark: "///" },
+    module_comment: ModuleComment::Lines("//!"),
     doc_mark: "///",
     hierarchy: &SECTIONS,
     examples: Examples {

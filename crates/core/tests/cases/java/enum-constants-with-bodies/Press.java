@@ -5,7 +5,10 @@ public enum Grape {
         /** @return x */
         @Override public int sugar() { return 90; }
     },
-    PINOT("p");
+    PINOT("p") {
+        public int sugar() { return 95; }
+        void press() {}
+    };
 
     Grape(String code) {}
 
