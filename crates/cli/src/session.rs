@@ -187,6 +187,12 @@ impl Session {
         })
     }
 
+    /// Puts what is only known where the program runs into what a draft writes.
+    pub(crate) fn fill_in(&mut self, known: &[(&str, String)]) {
+        self.project.settings.fill_in(known);
+        self.nested.fill_in(known);
+    }
+
     /// Reads another file of the project by its path in it.
     pub(crate) fn read_another(&self, path: &str) -> Option<FileReading<'_>> {
         let file = self.files.iter().chain(&self.around).find(|file| file.shown == path)?;

@@ -328,6 +328,7 @@ proptest! {
             dialect: Dialect::Plain,
             backslash: false,
             brief: false,
+            align: false,
         };
         for notation in notations::ALL {
             let style = notations::WriteStyle { dialect: dialect_of(notation), ..style.clone() };
@@ -356,6 +357,7 @@ fn every_notation_tells_its_own_comments_from_prose() {
         dialect: Dialect::Plain,
         backslash: false,
         brief: false,
+        align: false,
     };
     // Prose has nothing of its own.
     for notation in notations::ALL.iter().filter(|notation| notation.id.as_str() != "prose") {

@@ -196,6 +196,11 @@ impl Nested {
         self.0.iter().find(|(folder, ..)| path.starts_with(folder)).map(|(_, settings, _)| settings)
     }
 
+    /// Puts what is only known where the program runs into what a draft writes.
+    pub fn fill_in(&mut self, known: &[(&str, String)]) {
+        self.0.iter_mut().for_each(|(_, settings, _)| settings.fill_in(known));
+    }
+
     /// Returns the folders that have a configuration, the deepest first, each with its text.
     pub fn texts(&self) -> impl Iterator<Item = (&Path, &str)> {
         self.0.iter().map(|(folder, _, text)| (folder.as_path(), text.as_str()))

@@ -5,6 +5,7 @@ mod cache;
 mod config;
 mod decode;
 mod run;
+mod user;
 mod walk;
 mod write;
 
@@ -12,5 +13,6 @@ pub use cache::Cache;
 pub use config::{ConfigFailure, Configured, Nested, Source as ConfigSource, configure, nearest_project};
 pub use decode::{Decoded, Encoding, ReadFailure, decode, read};
 pub use run::{Reviewed, Texts, Unread, Visit, Work, read_alone, review_files, visit_files};
+pub use user::version_control_user;
 pub use walk::{Found, Left, Selection, WalkFailure, find_files};
 pub use write::{WriteFailure, write};

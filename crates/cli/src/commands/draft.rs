@@ -7,7 +7,7 @@ use vinequill_core::draft::{self, Draft as Drafts, Drafted, Extent, Inherit, Onl
 use vinequill_core::model::DeclId;
 use vinequill_core::review::FileReading;
 use vinequill_core::text::Edits;
-use vinequill_project::{Decoded, Found};
+use vinequill_project::{Decoded, Found, version_control_user};
 
 use crate::editing::{Change, How, Piece, Words, deliver, deliver_given, header_of};
 use crate::exit::{Done, Exit, Failure};
@@ -86,7 +86,8 @@ impl Draft {
         }
         let targets: Vec<(PathBuf, Aim)> = self.targets.iter().map(|target| parse_target(target)).collect();
         let paths: Vec<PathBuf> = targets.iter().map(|(path, _)| path.clone()).collect();
-        let session = Session::open(&self.common, &paths)?;
+        let mut session = Session::open(&self.common, &paths)?;
+        session.fill_in(&known_here(&session.project.root));
         if self.file_header && session.project.config.header.text.is_none() {
             terminal::remark(
                 "no `text` under `[header]` in the configuration: only comments of modules are drafted",
@@ -122,7 +123,8 @@ impl Draft {
     /// Drafts for a text from standard input; there is no file to write to. A target is then `:LINE` or
     /// `#Name`.
     fn draft_standard_input(&self, path: &Path) -> Done {
-        let session = Session::open(&self.common, &[])?;
+        let mut session = Session::open(&self.common, &[])?;
+        session.fill_in(&known_here(&session.project.root));
         let mut aims: Vec<Aim> = self.targets.iter().map(|target| parse_target(target).1).collect();
         if aims.is_empty() {
             aims.push(Aim::All);
@@ -203,10 +205,7 @@ impl Draft {
 
     /// Drafts what a file opens with.
     fn draft_top(reading: &FileReading<'_>, decoded: &Decoded) -> Outcome {
-        let year = jiff::Zoned::now().year().to_string();
-        let header: Vec<String> =
-            reading.settings.header_text.iter().map(|line| line.replace("{year}", &year)).collect();
-        let (edits, comments) = draft::draft_top(reading, &header).unwrap_or_default();
+        let (edits, comments) = draft::draft_top(reading, &reading.settings.header_text).unwrap_or_default();
         let what = "what the file opens with".to_owned();
         let piece = (!edits.is_empty()).then(|| Piece {
             line: 1,
@@ -235,6 +234,14 @@ impl Draft {
         }
         Ok(Exit::Clean)
     }
+}
+
+/// What is only known where the program runs: names as the configuration has them in braces, and what they stand for.
+fn known_here(root: &Path) -> Vec<(&'static str, String)> {
+    let today = jiff::Zoned::now().date();
+    let mut known = vec![("year", today.year().to_string()), ("date", today.to_string())];
+    known.extend(version_control_user(root).map(|name| ("user", name)));
+    known
 }
 
 /// What the command says of what it did.

@@ -252,3 +252,44 @@ fn a_header_that_would_be_asked_for_again_is_refused() {
     assert!(ran.err.contains("no `text` under `[header]`"), "{}", ran.err);
     assert!(ran.out.contains("+\"\"\"TODO: describe\"\"\""), "{}", ran.out);
 }
+
+const TEMPLATE: &str = "[draft]\nalign = true\ntags = { author = \"{user}\", since = \"2.1 ({year})\" }\n\n[languages.java]\n\
+tag-order = [\"since\", \"throws\", \"param\", \"return\", \"author\"]\n\
+required-tags = { class = [\"author\", \"since\"], method = [\"since\", \"ticket\"] }\n";
+
+#[test]
+fn drafts_follow_the_configured_template() {
+    let source = "public class Scale {\n    public int weigh(int load, int crate) {\n        \
+                  if (load < 0) throw new IllegalStateException();\n        return load;\n    }\n}\n";
+    let workshop = Workshop::with(&[("vinequill.toml", TEMPLATE), ("Scale.java", source)]);
+    workshop.write(".git/config", b"[user]\n\tname = Ada of the Ridge\n");
+    let ran = workshop.run(&["draft", "--write", "."]);
+    assert_eq!(ran.code, 0, "{}", ran.err);
+    let written = String::from_utf8(workshop.read("Scale.java")).unwrap();
+    let year = written.split("2.1 (").nth(1).and_then(|rest| rest.split(')').next()).unwrap();
+    assert_eq!(year.len(), 4);
+    let wanted = [
+        "/**",
+        " * TODO: describe",
+        " *",
+        " * @since 2.1 (YEAR)",
+        " * @author Ada of the Ridge",
+        " */",
+        "public class Scale {",
+        "    /**",
+        "     * TODO: describe",
+        "     *",
+        "     * @since 2.1 (YEAR)",
+        "     * @throws IllegalStateException if {@code load} is negative",
+        "     * @param load  TODO: describe",
+        "     * @param crate TODO: describe",
+        "     * @return TODO: describe",
+        "     * @ticket TODO: describe",
+        "     */",
+    ];
+    let found = written.replace(year, "YEAR");
+    assert!(found.starts_with(&wanted.join("\n")), "{found}");
+    let ran = workshop.run(&["review", "--format", "short", "--rule", "tag.*=warning"]);
+    assert!(!ran.out.contains("tag.order") && !ran.out.contains("tag.required"), "{}", ran.out);
+    assert_eq!(workshop.run(&["draft", "--check", "."]).code, 0);
+}

@@ -5,8 +5,8 @@ use super::complete::complete;
 use super::inherit::Inherit;
 use super::skeleton::{entries, style};
 use super::wording;
-use crate::model::DeclId;
-use crate::notations;
+use crate::model::{DeclId, EntryKind, Kind};
+use crate::notations::{self, NewEntry, Notation, WriteStyle};
 use crate::reading::{CommentPlace, Place, wrap};
 use crate::review::{FileReading, Standings, signature_of, undocumented_debt};
 use crate::text::{Edit, Edits, Span};
@@ -38,7 +38,53 @@ pub(super) fn fresh(
         Some(said) => said,
         None => format!("{opening}{}", style.placeholder),
     };
-    put(file, id, blank, &notation.writer.whole(&summary, &wanted, &style)).map(Some)
+    let lines = ordered(file, declaration.kind, (&summary, wanted), (notation, &style));
+    put(file, id, blank, &lines).map(Some)
+}
+
+/// Writes a whole comment with the tags that are required of its kind, in the sequence that is configured.
+fn ordered(
+    file: &FileReading<'_>,
+    kind: Kind,
+    (summary, mut entries): (&str, Vec<NewEntry>),
+    (notation, style): (&Notation, &WriteStyle),
+) -> Vec<String> {
+    let settings = file.settings;
+    let last = settings.tag_order.len();
+    let rank = |tags: &[&str]| {
+        let place = |tag: &String| tags.iter().any(|name| tag.eq_ignore_ascii_case(name));
+        settings.tag_order.iter().position(place).unwrap_or(last)
+    };
+    let of_entry = |entry: &NewEntry| match entry.kind {
+        EntryKind::Param => rank(&["param"]),
+        EntryKind::TypeParam => rank(&["tparam", "typeparam", "template", "param"]),
+        EntryKind::Returns => rank(&["return", "returns"]),
+        EntryKind::Yields => rank(&["yields", "yield"]),
+        EntryKind::Throws => rank(&["throws", "exception", "raises", "raise"]),
+        EntryKind::Property => rank(&["property"]),
+    };
+    entries.sort_by_key(of_entry);
+    let required = settings.required_tags.iter().filter(|(of, _)| *of == kind).flat_map(|(_, tags)| tags);
+    let mut marks: Vec<(usize, String)> = required
+        .filter_map(|tag| {
+            let value = settings.tag_values.get(tag).map_or(style.placeholder.as_str(), String::as_str);
+            Some((rank(&[tag.as_str()]), notation.writer.mark(tag, value, style)?))
+        })
+        .collect();
+    marks.sort_by_key(|&(rank, _)| rank);
+    let mut lines = notation.writer.whole(summary, &entries, style);
+    let head = notation.writer.whole(summary, &[], style).len();
+    let parted = lines.get(head).is_some_and(String::is_empty);
+    if !marks.is_empty() && !parted && entries.is_empty() {
+        lines.push(String::new());
+    }
+    let first = entries.iter().map(of_entry).min().unwrap_or(last);
+    let ahead = marks.iter().take_while(|&&(rank, _)| rank < first).count();
+    let behind = marks.split_off(ahead);
+    let at = (head + 1).min(lines.len());
+    lines.splice(at..at, marks.into_iter().map(|(_, line)| line));
+    lines.extend(behind.into_iter().map(|(_, line)| line));
+    lines
 }
 
 /// Puts the lines of a comment to its declaration, or in place of `blank`.

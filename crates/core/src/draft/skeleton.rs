@@ -95,5 +95,6 @@ pub(super) fn style(file: &FileReading<'_>) -> WriteStyle {
         dialect,
         backslash: file.habits().backslash,
         brief: file.habits().brief,
+        align: file.settings.align,
     }
 }

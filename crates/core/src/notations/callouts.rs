@@ -161,6 +161,12 @@ impl EntryLines for CalloutLines {
         vec![format!("{head} {}", entry.text)]
     }
 
+    fn mark(&self, tag: &str, text: &str, _style: &WriteStyle) -> Option<String> {
+        let mut name = tag.to_owned();
+        name[..1.min(tag.len())].make_ascii_uppercase();
+        Some(format!("- {name}: {text}"))
+    }
+
     fn types(&self, _dialect: Dialect) -> TypeCustom {
         TypeCustom::Never
     }

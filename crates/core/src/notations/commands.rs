@@ -394,6 +394,10 @@ impl EntryLines for CommandLines {
         vec![summary.to_owned()]
     }
 
+    fn mark(&self, tag: &str, text: &str, style: &WriteStyle) -> Option<String> {
+        Some(signed(&format!("@{tag} {text}"), style))
+    }
+
     fn types(&self, _dialect: Dialect) -> TypeCustom {
         TypeCustom::Never
     }

@@ -100,6 +100,10 @@ impl EntryLines for EpytextLines {
         format!("C{{{text}}}")
     }
 
+    fn mark(&self, tag: &str, text: &str, _style: &WriteStyle) -> Option<String> {
+        Some(format!("@{tag}: {text}"))
+    }
+
     fn types(&self, _dialect: Dialect) -> TypeCustom {
         TypeCustom::WhereSignatureHasNone
     }

@@ -21,6 +21,11 @@ pub(super) trait EntryLines: Sync {
         None
     }
 
+    /// Writes a tag that documents no part of the signature.
+    fn mark(&self, tag: &str, text: &str, _style: &WriteStyle) -> Option<String> {
+        Some(format!("@{tag} {text}"))
+    }
+
     /// Tells whether an empty line parts the description from the entries.
     fn parted(&self) -> bool {
         true
@@ -46,7 +51,11 @@ impl Writer for FieldWriter {
         if self.0.parted() && !entries.is_empty() {
             out.push(String::new());
         }
-        out.extend(entries.iter().flat_map(|entry| self.0.entry(entry, style)));
+        let mut lines: Vec<Vec<String>> = entries.iter().map(|entry| self.0.entry(entry, style)).collect();
+        if style.align {
+            align(entries, &mut lines);
+        }
+        out.extend(lines.into_iter().flatten());
         out
     }
 
@@ -81,6 +90,10 @@ impl Writer for FieldWriter {
         self.0.inherits(dialect)
     }
 
+    fn mark(&self, tag: &str, text: &str, style: &WriteStyle) -> Option<String> {
+        self.0.mark(tag, text, style)
+    }
+
     fn types(&self, dialect: Dialect) -> TypeCustom {
         self.0.types(dialect)
     }
@@ -91,6 +104,32 @@ impl Writer for FieldWriter {
 
     fn escape(&self, text: &str) -> String {
         self.0.escape(text)
+    }
+}
+
+/// Puts the descriptions of entries of one kind into one column.
+fn align(entries: &[NewEntry], lines: &mut [Vec<String>]) {
+    let head = |entry: &NewEntry, line: &str| {
+        let head = line.strip_suffix(entry.text.as_str()).filter(|head| head.ends_with(' '))?.trim_end();
+        // A hyphen stands before the description.
+        let (bare, sign) = head.strip_suffix(" -").map_or((head, ""), |bare| (bare, "- "));
+        Some((bare.to_owned(), sign))
+    };
+    let of_line = |at: usize, lines: &[Vec<String>]| match &lines[at][..] {
+        [line] => head(&entries[at], line),
+        _ => None,
+    };
+    let widths: Vec<usize> = (0..entries.len())
+        .map(|at| {
+            let alike = (0..entries.len()).filter(|&other| entries[other].kind == entries[at].kind);
+            let heads = alike.filter_map(|other| of_line(other, lines));
+            heads.map(|(head, _)| head.chars().count()).max().unwrap_or(0)
+        })
+        .collect();
+    for at in 0..entries.len() {
+        if let Some((head, sign)) = of_line(at, lines) {
+            lines[at] = vec![format!("{head:<width$} {sign}{}", entries[at].text, width = widths[at])];
+        }
     }
 }
 

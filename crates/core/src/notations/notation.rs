@@ -48,6 +48,8 @@ pub struct WriteStyle {
     pub backslash: bool,
     /// The summary is marked as such.
     pub brief: bool,
+    /// The descriptions of entries stand in one column.
+    pub align: bool,
 }
 
 /// An entry to be written.
@@ -107,6 +109,11 @@ pub trait Writer: Sync {
 
     /// Returns the mark that takes over the comment of what is overridden, where there is one.
     fn inherits(&self, _dialect: Dialect) -> Option<&'static str> {
+        None
+    }
+
+    /// Writes a tag that documents no part of the signature, where the notation has tags.
+    fn mark(&self, _tag: &str, _text: &str, _style: &WriteStyle) -> Option<String> {
         None
     }
 

@@ -35,6 +35,10 @@ impl EntryLines for ProseLines {
         Vec::new()
     }
 
+    fn mark(&self, _tag: &str, _text: &str, _style: &WriteStyle) -> Option<String> {
+        None
+    }
+
     fn types(&self, _dialect: Dialect) -> TypeCustom {
         TypeCustom::Never
     }

@@ -380,6 +380,10 @@ impl EntryLines for XmlLines {
         Some("<inheritdoc/>")
     }
 
+    fn mark(&self, tag: &str, text: &str, _style: &WriteStyle) -> Option<String> {
+        Some(format!("<{tag}>{}</{tag}>", self.escape(text)))
+    }
+
     fn types(&self, _dialect: Dialect) -> TypeCustom {
         TypeCustom::Never
     }

@@ -126,6 +126,12 @@ pub struct DraftConfig {
     pub placeholder: Option<String>,
     /// Whether names are put into words where nothing else tells.
     pub fill: Option<Fill>,
+    /// What stands in tags that are required, by tag: `{user}`, `{date}`, `{year}` are put in.
+    #[serde(default)]
+    pub tags: BTreeMap<String, String>,
+    /// Whether the descriptions of entries stand in one column.
+    #[serde(default)]
+    pub align: bool,
 }
 
 /// What a draft says where only a person can know.

@@ -87,6 +87,10 @@ pub struct LanguageSettings {
     pub placeholder: String,
     /// What a draft says where only a person can know.
     pub fill: Fill,
+    /// What a draft puts into tags that are required, by tag.
+    pub tag_values: BTreeMap<String, String>,
+    /// Whether a draft puts the descriptions of entries into one column.
+    pub align: bool,
     /// File name endings, in place of the language's own.
     pub endings: Option<Vec<String>>,
     /// The encoding of files that do not tell.
@@ -151,6 +155,17 @@ impl Settings {
                 .collect(),
             placeholder,
         })
+    }
+
+    /// Puts what is only known where the program runs into what a draft writes: each name in braces becomes its value.
+    pub fn fill_in(&mut self, known: &[(&str, String)]) {
+        for settings in self.languages.values_mut() {
+            for text in settings.tag_values.values_mut().chain(&mut settings.header_text) {
+                for (name, value) in known {
+                    *text = text.replace(&format!("{{{name}}}"), value);
+                }
+            }
+        }
     }
 
     /// Returns all languages that can be read, those of the project's own profiles included.
@@ -246,6 +261,8 @@ fn language_settings(
         header_text: config.header.text.iter().flat_map(|text| text.lines()).map(str::to_owned).collect(),
         placeholder: placeholder.to_owned(),
         fill: config.draft.fill.unwrap_or_default(),
+        tag_values: config.draft.tags.clone(),
+        align: config.draft.align,
         endings: own.endings.clone(),
         encoding: own.encoding.clone().or_else(|| config.encoding.clone()),
         entry: own.entry.iter().map(|path| path.trim_start_matches("./").to_owned()).collect(),
