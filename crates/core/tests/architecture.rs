@@ -15,7 +15,8 @@ const ROWS: &[&[&str]] = &[
     &["debt"],
     &["rules"],
     &["review"],
-    &["coverage", "draft", "proof"],
+    &["proof"],
+    &["coverage", "draft"],
     &["mend", "recast"],
     &["testing", "lib"],
 ];

@@ -1,10 +1,13 @@
 //! Chooses what is drafted: the comments that are missing, and those that lack something.
 
 use super::inherit::Inherit;
-use crate::model::{DeclId, State};
-use crate::reading::INSTRUCTION;
+use smol_str::SmolStr;
+
+use crate::model::{DeclId, Kind, State};
+use crate::proof::Code;
+use crate::reading::{INSTRUCTION, Parsers};
 use crate::review::{FileReading, Standing, Standings, review};
-use crate::text::Edit;
+use crate::text::{Edit, Edits, Source};
 
 /// Which declarations a draft is for, and how much of a comment that is there already it completes.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
@@ -121,5 +124,68 @@ pub fn draft(
             Err(reason) => out.left.push(Left { declaration: id, reason }),
         }
     }
+    if !out.drafted.is_empty() {
+        let mut parsers = Parsers::new();
+        let code = Code::of(&file.source, file.language, &mut parsers);
+        out.drafted = proved((file, &code, &mut parsers), extent, out.drafted, &mut out.left);
+    }
     out
+}
+
+/// Returns the drafts that surely change nothing but comments, and are read back as they were meant; one that is not
+/// must not cost the others. What is left out is added to `left`.
+fn proved(
+    (file, code, parsers): (&FileReading<'_>, &Code<'_>, &mut Parsers),
+    extent: Extent,
+    mut drafted: Vec<Drafted>,
+    left: &mut Vec<Left>,
+) -> Vec<Drafted> {
+    if drafted.is_empty() {
+        return drafted;
+    }
+    if let Some(again) = applied((file, code, parsers), &drafted) {
+        let standings = Standings::of(&again);
+        drafted.retain(|drafted| {
+            let is_read = is_read_back(&again, &standings, drafted.declaration, extent);
+            if !is_read {
+                let reason = "what is written there would not be read as its comment";
+                left.push(Left { declaration: drafted.declaration, reason });
+            }
+            is_read
+        });
+        return drafted;
+    }
+    if let [only] = &drafted[..] {
+        let reason = "a comment there would be read as code, or change how the code is read";
+        left.push(Left { declaration: only.declaration, reason });
+        return Vec::new();
+    }
+    let second = drafted.split_off(drafted.len() / 2);
+    let mut out = proved((file, code, parsers), extent, drafted, left);
+    out.extend(proved((file, code, parsers), extent, second, left));
+    out
+}
+
+/// Reads the file with some drafts in it; nothing when more than comments would change.
+fn applied<'a>(
+    (file, code, parsers): (&FileReading<'a>, &Code<'_>, &mut Parsers),
+    drafted: &[Drafted],
+) -> Option<FileReading<'a>> {
+    let edits = drafted.iter().flat_map(|drafted| drafted.edits.iter().cloned()).collect();
+    let text = Edits::new(edits).and_then(|edits| edits.apply(file.source.text())).ok()?;
+    let after = Source::new(file.source.path(), &text);
+    code.compare(&after, file.language, parsers).ok()?;
+    let again = file.read_again(&text);
+    // The same declarations, or the code is read otherwise now.
+    let names = |file: &FileReading<'_>| -> Vec<SmolStr> {
+        let declarations = file.outline.declarations.iter();
+        declarations.filter(|is| is.kind != Kind::Module).map(|is| is.qualified.clone()).collect()
+    };
+    (names(file) == names(&again)).then_some(again)
+}
+
+/// Tells whether the comment of a declaration is there, and lacks nothing that was drafted.
+fn is_read_back(file: &FileReading<'_>, standings: &Standings, id: DeclId, extent: Extent) -> bool {
+    let Some(doc) = file.doc(id).filter(|doc| !doc.blank) else { return false };
+    super::complete::complete(file, standings, (id, doc), extent).is_ok_and(|lacking| lacking.is_none())
 }

@@ -31,7 +31,12 @@ impl Place<'_> {
         }
         // Other code stands before it on its line: the one-line block form goes between, where that code ends.
         let before = self.source.slice(Span::new(self.line_start(start), start)).trim_end();
-        if !before.ends_with(['{', '}', ';', ',', '/']) {
+        let has_blocks = match self.carrier {
+            Carrier::Block { close, .. } => close == "*/",
+            Carrier::Lines { mark } => mark.starts_with('/'),
+            Carrier::Docstring => false,
+        };
+        if !has_blocks || !before.ends_with(['{', '}', ';', ',', '/']) {
             return Err("other code stands before it on its line; put it on a line of its own");
         }
         let block = Carrier::Block { open: "/**", close: "*/" };

@@ -683,8 +683,10 @@ fn answer_twins(walk: &mut Walk<'_, C>) {
             before.checked_sub(1).is_some_and(|last| {
                 let comment = &walk.outline.comments[last];
                 let gap = walk.source.slice(Span::new(comment.span.end, start));
-                comment.standing == Doc::Yes
-                    && gap.lines().all(|line| line.trim().is_empty() || line.trim().starts_with('#'))
+                // Conditions part nothing; a macro between has the comment for itself.
+                let parts =
+                    |line: &str| !line.is_empty() && (!line.starts_with('#') || line.contains("define"));
+                comment.standing == Doc::Yes && !gap.lines().any(|line| parts(line.trim()))
             })
         };
         // Overloads of one arity are no twins: their types differ.
