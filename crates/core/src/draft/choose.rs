@@ -187,5 +187,8 @@ fn applied<'a>(
 /// Tells whether the comment of a declaration is there, and lacks nothing that was drafted.
 fn is_read_back(file: &FileReading<'_>, standings: &Standings, id: DeclId, extent: Extent) -> bool {
     let Some(doc) = file.doc(id).filter(|doc| !doc.blank) else { return false };
-    super::complete::complete(file, standings, (id, doc), extent).is_ok_and(|lacking| lacking.is_none())
+    // What takes its text over lacks nothing.
+    doc.inherits
+        || super::complete::complete(file, standings, (id, doc), extent)
+            .is_ok_and(|lacking| lacking.is_none())
 }
