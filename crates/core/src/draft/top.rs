@@ -31,7 +31,7 @@ pub fn draft_top(file: &FileReading<'_>, header: &[String]) -> Option<(Vec<Edit>
     let behind = if has_header { behind_comment(file, top) } else { top };
     let mut own = String::new();
     if let Some(carrier) = missing_module_comment(file) {
-        add(&mut own, carrier, &[file.settings.placeholder.clone()]);
+        add(&mut own, carrier, std::slice::from_ref(&file.settings.placeholder));
     }
     if behind == top {
         text.push_str(&own);

@@ -3,6 +3,7 @@
 use tree_sitter::Node;
 
 use super::kinds::Script;
+use super::links;
 use super::parameters::{annotated, parameters, type_parameters};
 use crate::model::{
     Answer, Body, ClosedSet, Construction, DeclId, Declaration, Excuse, Kind, Name, Returns, Signature,
@@ -413,6 +414,7 @@ pub(super) fn enum_members<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
 
 /// Declares variables: functions and classes by what they are bound to, all else as constants and fields.
 pub(super) fn variables<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    links::variables(walk, node);
     let constant = walk.text(node).starts_with("const");
     let declarators = walk.children_of(node, Script::Declarator);
     for (number, declarator) in declarators.into_iter().enumerate() {

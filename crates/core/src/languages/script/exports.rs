@@ -4,12 +4,14 @@ use tree_sitter::Node;
 
 use super::declare::{bare_name, bind_value, is_documented, wrapper};
 use super::kinds::Script;
+use super::links;
 use crate::model::{Declaration, Kind, Name, Surface};
 use crate::reading::{Scope, Walk};
 use crate::text::Span;
 
 /// Notes what an `export` gives out.
 pub(super) fn export<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    links::export(walk, node);
     if walk.parent(node).is_none_or(|parent| parent.kind() != "program") {
         return;
     }
@@ -82,6 +84,7 @@ fn default_export<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, value: Node<'
 /// Declares what an assignment gives a name: `exports.x = …`, `module.exports = …`, `X.prototype.y = …`,
 /// `X.y = …`, `x = function …`.
 pub(super) fn assignment<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    links::assignment(walk, node);
     let (Some(left), Some(right)) = (walk.field(node, "left"), walk.field(node, "right")) else { return };
     let path: Vec<&str> = walk.text(left).split('.').map(str::trim).collect();
     let plain = path.iter().all(|part| {

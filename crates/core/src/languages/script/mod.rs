@@ -213,20 +213,11 @@ impl Grammar for ScriptGrammar {
             {
                 return Next::Over;
             }
-            Script::Variables => {
-                links::variables(walk, node);
-                declare::variables(walk, node);
-            }
+            Script::Variables => declare::variables(walk, node),
             Script::Pair => declare::pair(walk, node),
             Script::Object => declare::object(walk, node),
-            Script::Assignment => {
-                links::assignment(walk, node);
-                exports::assignment(walk, node);
-            }
-            Script::Export => {
-                links::export(walk, node);
-                exports::export(walk, node);
-            }
+            Script::Assignment => exports::assignment(walk, node),
+            Script::Export => exports::export(walk, node),
             Script::Namespace => declare::namespace(walk, node),
             Script::Import => {
                 walk.is_module = true;
