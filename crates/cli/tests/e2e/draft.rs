@@ -293,3 +293,30 @@ fn drafts_follow_the_configured_template() {
     assert!(!ran.out.contains("tag.order") && !ran.out.contains("tag.required"), "{}", ran.out);
     assert_eq!(workshop.run(&["draft", "--check", "."]).code, 0);
 }
+
+#[test]
+fn what_the_code_deprecates_the_draft_says() {
+    let workshop = Workshop::with(&[
+        (
+            "Scale.java",
+            "/** Stands at the gate. */\npublic class Scale {\n    @Deprecated\n    public int tare(int crate) { return crate; }\n}\n",
+        ),
+        (
+            "must.py",
+            "import warnings\n\n\n@warnings.deprecated(\"use net\")\ndef weigh(load):\n    return load\n",
+        ),
+        ("tank.hpp", "[[deprecated(\"use fill\")]] void pour(int tank);\n"),
+    ]);
+    assert_eq!(workshop.run(&["draft", "--write", "."]).code, 0);
+    let read = |path: &str| String::from_utf8(workshop.read(path)).unwrap();
+    assert!(
+        read("Scale.java")
+            .contains("     * @return TODO: describe\n     * @deprecated TODO: describe\n     */")
+    );
+    let docstring = "    \"\"\"TODO: describe\n\n    Deprecated: TODO: describe\n\n    Args:\n        load: TODO: describe\n";
+    assert!(read("must.py").contains(docstring), "{}", read("must.py"));
+    assert!(read("tank.hpp").contains("@deprecated TODO: describe"), "{}", read("tank.hpp"));
+    let ran = workshop.run(&["review", "--format", "short"]);
+    assert!(ran.out.lines().all(|line| line.contains("text.placeholder")), "{}", ran.out);
+    assert_eq!(workshop.run(&["draft", "--check", "."]).code, 0);
+}

@@ -5,7 +5,7 @@ use super::complete::complete;
 use super::inherit::Inherit;
 use super::skeleton::{entries, style};
 use super::wording;
-use crate::model::{DeclId, EntryKind, Kind};
+use crate::model::{DeclId, Declaration, EntryKind};
 use crate::notations::{self, NewEntry, Notation, WriteStyle};
 use crate::reading::{CommentPlace, Place, wrap};
 use crate::review::{FileReading, Standings, signature_of, undocumented_debt};
@@ -38,14 +38,14 @@ pub(super) fn fresh(
         Some(said) => said,
         None => format!("{opening}{}", style.placeholder),
     };
-    let lines = ordered(file, declaration.kind, (&summary, wanted), (notation, &style));
+    let lines = ordered(file, declaration, (&summary, wanted), (notation, &style));
     put(file, id, blank, &lines).map(Some)
 }
 
 /// Writes a whole comment with the tags that are required of its kind, in the sequence that is configured.
 fn ordered(
     file: &FileReading<'_>,
-    kind: Kind,
+    declaration: &Declaration,
     (summary, mut entries): (&str, Vec<NewEntry>),
     (notation, style): (&Notation, &WriteStyle),
 ) -> Vec<String> {
@@ -64,16 +64,27 @@ fn ordered(
         EntryKind::Property => rank(&["property"]),
     };
     entries.sort_by_key(of_entry);
-    let required = settings.required_tags.iter().filter(|(of, _)| *of == kind).flat_map(|(_, tags)| tags);
-    let mut marks: Vec<(usize, String)> = required
-        .filter_map(|tag| {
+    let required = settings.required_tags.iter().filter(|(of, _)| *of == declaration.kind);
+    let mut tags: Vec<&str> = required.flat_map(|(_, tags)| tags).map(String::as_str).collect();
+    // What the code says, the comment must say.
+    let deprecated = declaration.deprecated && file.language.deprecation.comment_follows;
+    if deprecated && !tags.contains(&"deprecated") {
+        tags.push("deprecated");
+    }
+    let mut marks: Vec<(usize, String)> = tags
+        .iter()
+        .filter_map(|&tag| {
             let value = settings.tag_values.get(tag).map_or(style.placeholder.as_str(), String::as_str);
-            Some((rank(&[tag.as_str()]), notation.writer.mark(tag, value, style)?))
+            Some((rank(&[tag]), notation.writer.mark(tag, value, style)?))
         })
         .collect();
     marks.sort_by_key(|&(rank, _)| rank);
     let mut lines = notation.writer.whole(summary, &entries, style);
     let head = notation.writer.whole(summary, &[], style).len();
+    if deprecated && notation.writer.mark("deprecated", "", style).is_none() {
+        let paragraph = [String::new(), format!("Deprecated: {}", style.placeholder)];
+        lines.splice(head..head, paragraph);
+    }
     let parted = lines.get(head).is_some_and(String::is_empty);
     if !marks.is_empty() && !parted && entries.is_empty() {
         lines.push(String::new());
