@@ -205,6 +205,8 @@ fn files_are_opened_with_header_and_module_comment() {
         ("route.go", "// Package route plans.\npackage route\n"),
         ("row.lua", "-- Copyright 2020 Sallow Ridge\n\nlocal M = {}\nreturn M\n"),
         ("tank.h", "/*\n * Copyright 1999 Sallow Ridge\n */\nvoid fill(void);\n"),
+        ("empty.py", "\n"),
+        ("levy.cbl", "       IDENTIFICATION DIVISION.\n       PROGRAM-ID. LEVY.\n"),
     ]);
     let year = {
         let ran = workshop.run(&["draft", "--print", "--file-header", "Scale.java"]);
@@ -230,6 +232,9 @@ fn files_are_opened_with_header_and_module_comment() {
     assert_eq!(read("route.go"), format!("{lines}// Package route plans.\npackage route\n"));
     assert!(read("row.lua").starts_with("-- Copyright 2020 Sallow Ridge\n\nlocal"));
     assert!(read("tank.h").starts_with("/*\n * Copyright 1999"));
+    assert_eq!(read("empty.py"), format!("{}\n", lines.replace("//", "#")));
+    let cobol = format!("      *> Copyright {year} Sallow Ridge\n      *> All rights reserved.\n\n       IDENT");
+    assert!(read("levy.cbl").starts_with(&cobol), "{}", read("levy.cbl"));
     let again = workshop.run(&["draft", "--check", "--file-header", "."]);
     assert_eq!(again.code, 0, "{}", again.out);
     assert_eq!(

@@ -1,7 +1,7 @@
 //! What a file opens with: the header that the project wants in every one, and the comment of the module.
 
 use crate::model::{Carrier, Doc, Kind};
-use crate::reading::{ModuleComment, wrap};
+use crate::reading::{ModuleComment, Place};
 use crate::review::FileReading;
 use crate::rules::has_header;
 use crate::text::{Edit, Span};
@@ -21,7 +21,7 @@ pub fn draft_top(file: &FileReading<'_>, header: &[String]) -> Option<(Vec<Edit>
     let mut text = String::new();
     // An empty line keeps what follows from running on.
     let mut add = |text: &mut String, carrier: Carrier, lines: &[String]| {
-        let comment = wrap(carrier, lines, "", ending);
+        let comment = Place { source: &file.source, outline: &file.outline, carrier }.remark(lines);
         text.push_str(&format!("{comment}{ending}{ending}"));
         added.push(comment);
     };
@@ -53,7 +53,13 @@ pub fn draft_top(file: &FileReading<'_>, header: &[String]) -> Option<(Vec<Edit>
 /// Returns what carries the module's comment, where the language has one at the top of a file and there is none.
 fn missing_module_comment(file: &FileReading<'_>) -> Option<Carrier> {
     // A file without code needs no words.
-    if file.source.text().trim().is_empty() {
+    let mut at = 0;
+    let code = file.outline.comments.iter().any(|comment| {
+        let gap = &file.source.text()[at.min(comment.span.start as usize)..comment.span.start as usize];
+        at = comment.span.end as usize;
+        !gap.trim().is_empty()
+    });
+    if !code && file.source.text()[at..].trim().is_empty() {
         return None;
     }
     match file.language.module_comment {

@@ -62,6 +62,13 @@ impl Place<'_> {
         (Edit { span: Span::at(end), text: format!("{ending}{indent}{comment}") }, comment)
     }
 
+    /// Returns lines as a comment before all else, in the columns of the file, where it has any.
+    pub(crate) fn remark(self, lines: &[String]) -> String {
+        let indent = self.outline.columns.map(|(from, _)| " ".repeat(from.saturating_sub(1) as usize));
+        let indent = indent.unwrap_or_default();
+        format!("{indent}{}", self.wrapped(&indent, lines))
+    }
+
     /// Puts lines at the top of the file. Returns the edit, and the comment alone.
     pub(crate) fn at_top(self, lines: &[String]) -> (Edit, String) {
         let comment = self.wrapped("", lines);
