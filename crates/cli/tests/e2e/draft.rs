@@ -233,7 +233,8 @@ fn files_are_opened_with_header_and_module_comment() {
     assert!(read("row.lua").starts_with("-- Copyright 2020 Sallow Ridge\n\nlocal"));
     assert!(read("tank.h").starts_with("/*\n * Copyright 1999"));
     assert_eq!(read("empty.py"), format!("{}\n", lines.replace("//", "#")));
-    let cobol = format!("      *> Copyright {year} Sallow Ridge\n      *> All rights reserved.\n\n       IDENT");
+    let cobol =
+        format!("      *> Copyright {year} Sallow Ridge\n      *> All rights reserved.\n\n       IDENT");
     assert!(read("levy.cbl").starts_with(&cobol), "{}", read("levy.cbl"));
     let again = workshop.run(&["draft", "--check", "--file-header", "."]);
     assert_eq!(again.code, 0, "{}", again.out);
