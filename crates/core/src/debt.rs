@@ -74,9 +74,10 @@ impl Debt {
         let params = (callable || on_type) && started(demand.param, has_params);
         let typeparams =
             (callable || kind.is_type()) && started(demand.typeparam, doc.has(EntryKind::TypeParam));
+        let summary =
+            if demand.returns == Owe::Always { String::new() } else { doc.summary_prose(debtor.source) };
         let answered = demand.returns != Owe::Always
-            && (summary_answers(&doc.summary_prose(debtor.source)) || paragraph_answers(debtor.source, doc));
-        let counts_up = demand.returns != Owe::Always && iterates(&doc.summary_prose(debtor.source));
+            && (summary_answers(&summary) || paragraph_answers(debtor.source, doc));
         let returns = callable && started(demand.returns, has_params) && !answered;
         // Where one entry tells of all exceptions, it is owed like the return.
         let single = doc.notation.as_str() == "callouts" && has_params;
@@ -86,7 +87,7 @@ impl Debt {
             params: owed(full.params, params),
             typeparams: owed(full.typeparams, typeparams),
             returns: full.returns && returns,
-            yields: full.yields && returns && !counts_up,
+            yields: full.yields && returns && !iterates(&summary),
             throws: if throws { full.throws } else { Vec::new() },
             passed: throws,
         };

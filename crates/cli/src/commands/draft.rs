@@ -205,18 +205,18 @@ impl Draft {
 
     /// Drafts what a file opens with.
     fn draft_top(reading: &FileReading<'_>, decoded: &Decoded) -> Outcome {
-        let (edits, comments) = draft::draft_top(reading, &reading.settings.header_text).unwrap_or_default();
-        let what = "what the file opens with".to_owned();
+        let drafted = draft::draft_top(reading, &reading.settings.header_text);
+        let (edits, comments) = drafted.map_or_else(Default::default, |(edit, added)| (vec![edit], added));
         let piece = (!edits.is_empty()).then(|| Piece {
             line: 1,
             signature: reading.source.path().to_owned(),
-            what,
+            what: "what the file opens with".to_owned(),
             edits: edits.clone(),
         });
         let after = Edits::new(edits).and_then(|edits| edits.apply(reading.source.text()));
         let change = Change {
             before: decoded.clone(),
-            after: after.expect("the edits stand one behind the other"),
+            after: after.expect("one edit overlaps no other"),
             pieces: piece.into_iter().collect(),
             amount: comments.len(),
             by_rule: Vec::new(),

@@ -1,8 +1,8 @@
 //! Chooses what is drafted: the comments that are missing, and those that lack something.
 
-use super::inherit::Inherit;
 use smol_str::SmolStr;
 
+use super::inherit::Inherit;
 use crate::model::{DeclId, Kind, State};
 use crate::proof::Code;
 use crate::reading::{INSTRUCTION, Parsers};

@@ -10,44 +10,33 @@ use crate::text::{Edit, Span};
 const FIRST: &[&str] = &["#!", "<?php", "# -*-", "# coding", "# encoding", "# frozen_string_literal"];
 
 /// Drafts the top of a file: `header` where it is missing, and the module's comment where the language has one that
-/// stands there. Returns the edits, in order, and the comments that they add; nothing when all is there.
+/// stands there. Returns the edit, and the comments that it adds; nothing when all is there.
 #[must_use]
-pub fn draft_top(file: &FileReading<'_>, header: &[String]) -> Option<(Vec<Edit>, Vec<String>)> {
+pub fn draft_top(file: &FileReading<'_>, header: &[String]) -> Option<(Edit, Vec<String>)> {
     let ending = file.source.line_ending();
-    let top = behind_first_lines(file.source.text());
     let has_header = has_header(&file.context(), header);
-    let mut added = Vec::new();
-    let mut edits = Vec::new();
-    let mut text = String::new();
-    // An empty line keeps what follows from running on.
-    let mut add = |text: &mut String, carrier: Carrier, lines: &[String]| {
-        let comment = Place { source: &file.source, outline: &file.outline, carrier }.remark(lines);
-        text.push_str(&format!("{comment}{ending}{ending}"));
-        added.push(comment);
+    let remark = |carrier: Carrier, lines: &[String]| {
+        Place { source: &file.source, outline: &file.outline, carrier }.remark(lines)
     };
+    let mut added = Vec::new();
     if !header.is_empty() && !has_header {
-        add(&mut text, file.language.remark, header);
+        added.push(remark(file.language.remark, header));
     }
-    let behind = if has_header { behind_comment(file, top) } else { top };
-    let mut own = String::new();
     if let Some(carrier) = missing_module_comment(file) {
-        add(&mut own, carrier, std::slice::from_ref(&file.settings.placeholder));
+        added.push(remark(carrier, std::slice::from_ref(&file.settings.placeholder)));
     }
-    if behind == top {
-        text.push_str(&own);
-        own.clear();
+    if added.is_empty() {
+        return None;
     }
-    for (at, text) in [(top, text), (behind, own)] {
-        if !text.is_empty() {
-            let gap = if at > 0 && !file.source.text()[..at].ends_with("\n\n") && at == behind && has_header {
-                ending
-            } else {
-                ""
-            };
-            edits.push(Edit { span: Span::of(at, at), text: format!("{gap}{text}") });
-        }
+    let top = behind_first_lines(file.source.text());
+    let at = if has_header { behind_comment(file, top) } else { top };
+    // Empty lines keep comments from running on.
+    let close = has_header && at > 0 && !file.source.text()[..at].ends_with("\n\n");
+    let mut text = if close { ending.to_owned() } else { String::new() };
+    for comment in &added {
+        text.push_str(&format!("{comment}{ending}{ending}"));
     }
-    (!edits.is_empty()).then_some((edits, added))
+    Some((Edit { span: Span::of(at, at), text }, added))
 }
 
 /// Returns what carries the module's comment, where the language has one at the top of a file and there is none.

@@ -4,7 +4,7 @@ use std::sync::OnceLock;
 
 use tree_sitter::{Node, Tree};
 
-use super::{Custom, Given, Language, Parsers, Reader, Token, Walk, Wishes, attach, walk};
+use super::{Custom, Given, Language, Parsers, Reader, Token, Walk, Wishes, attach, tree, walk};
 use crate::model::{Carrier, Doc, Outline};
 use crate::text::{Source, Span};
 
@@ -251,7 +251,7 @@ impl<G: Grammar> GrammarReader<G> {
             given = given.with_all();
         }
         let mut tree = parsers.parse(self.key(), language, &given)?;
-        let mut errors = walk::errors(&tree);
+        let mut errors = tree::errors(&tree);
         let mut seen = errors.clone();
         for attempt in 0..MOST_ATTEMPTS {
             if !tree.root_node().has_error() {
@@ -260,7 +260,7 @@ impl<G: Grammar> GrammarReader<G> {
             let Some(masked) = self.0.mask_again(source.text(), &seen, attempt) else { break };
             let masked = masked.leaving_out_as(&given);
             let again = parsers.parse(self.key(), language, &masked)?;
-            let left = walk::errors(&again);
+            let left = tree::errors(&again);
             seen.extend(&left);
             seen.sort_by_key(|span| span.start);
             if amount(&left) < amount(&errors) {
@@ -271,7 +271,7 @@ impl<G: Grammar> GrammarReader<G> {
             // Where the grammar stumbles for good, what was left out is no longer taken for harmless.
             let whole = given.with_all();
             let again = parsers.parse(self.key(), language, &whole)?;
-            if amount(&walk::errors(&again)) <= amount(&walk::errors(&tree)) {
+            if amount(&tree::errors(&again)) <= amount(&tree::errors(&tree)) {
                 return Some((again, whole));
             }
         }
@@ -306,7 +306,7 @@ impl<G: Grammar> Reader for GrammarReader<G> {
 
     fn tokens(&self, source: &Source, parsers: &mut Parsers) -> Vec<Token> {
         let Some((tree, given)) = self.parse_steadily(source, parsers) else { return Vec::new() };
-        let mut tokens = walk::tokens(self.0, &tree);
+        let mut tokens = tree::tokens(self.0, &tree);
         // What was masked is code that the grammar did not see: it counts as it stands.
         let code = |span: &Span| !self.0.is_comment_line(source.slice(*span));
         tokens.extend(given.hidden(source.text()).filter(code).map(|span| Token { kind: u16::MAX, span }));
@@ -317,7 +317,7 @@ impl<G: Grammar> Reader for GrammarReader<G> {
     fn stumbles(&self, text: &str, parsers: &mut Parsers) -> Option<usize> {
         let source = Source::new("", text);
         let (tree, _) = self.parse(&source, Wishes { calls: true, ..Wishes::default() }, parsers)?;
-        walk::errors(&tree).first().map(|error| error.start as usize)
+        tree::errors(&tree).first().map(|error| error.start as usize)
     }
 
     fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize {

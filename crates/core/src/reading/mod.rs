@@ -1,7 +1,7 @@
 //! From text to outline: what every language needs, written once.
 //!
 //! `mask` decides what the grammar is given; `walk` goes through the tree once and asks the language's
-//! `Grammar` what a node declares or does; `flow` works out what leaves a body; `gather` takes the comments
+//! `Grammar` what a node declares or does; `tree` is asked as a whole; `flow` works out what leaves a body; `gather` takes the comments
 //! on the way, `comments` takes them apart into lines; `attach` finds out which declaration each belongs to.
 //! The other way round, `carrying` puts lines into comment marks, and `placing` puts a comment where its
 //! readers look for it.
@@ -16,6 +16,7 @@ mod language;
 mod mask;
 mod parsers;
 mod placing;
+mod tree;
 mod walk;
 
 pub use attach::{Custom, INSTRUCTION, attach};

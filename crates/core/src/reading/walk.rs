@@ -5,7 +5,7 @@ use smol_str::{SmolStr, format_smolstr};
 use tree_sitter::{Node, Tree};
 
 use super::flow::{self, Flow};
-use super::{Action, Given, Grammar, Next, Raised, Table, Token, Wishes, gather};
+use super::{Action, Given, Grammar, Next, Raised, Table, Wishes, gather};
 use crate::model::{
     Answer, Body, Call, Carrier, CommentId, DeclId, Declaration, Doc, Excuse, Kind, ModuleLink, Name, Origin,
     Outline, RawComment, Receiver, Surface, Thrown,
@@ -708,51 +708,6 @@ fn thrown(flow: &Flow, hierarchy: &super::Hierarchy, types: &dyn super::Types) -
     leaving.filter(|thrown| thrown.leaves != Answer::No).collect()
 }
 
-/// Returns what the grammar stumbled at: error nodes, and the places of missing tokens.
-pub(super) fn errors(tree: &Tree) -> Vec<Span> {
-    let mut out = Vec::new();
-    let mut cursor = tree.walk();
-    'nodes: loop {
-        let node = cursor.node();
-        if node.is_error() || node.is_missing() {
-            out.push(span(node));
-        } else if node.has_error() && cursor.goto_first_child() {
-            continue;
-        }
-        while !cursor.goto_next_sibling() {
-            if !cursor.goto_parent() {
-                break 'nodes;
-            }
-        }
-    }
-    out
-}
-
-/// Returns the tokens outside comments and docstrings.
-pub(super) fn tokens<G: Grammar>(grammar: &G, tree: &Tree) -> Vec<Token> {
-    let mut out = Vec::new();
-    let mut cursor = tree.walk();
-    'nodes: loop {
-        let node = cursor.node();
-        let comment = matches!(grammar.table().action(node), Action::Comment) || grammar.is_docstring(node);
-        if !comment {
-            if cursor.goto_first_child() {
-                continue;
-            }
-            let at = span(node);
-            if !at.is_empty() {
-                out.push(Token { kind: node.kind_id(), span: at });
-            }
-        }
-        while !cursor.goto_next_sibling() {
-            if !cursor.goto_parent() {
-                break 'nodes;
-            }
-        }
-    }
-    out
-}
-
 /// Returns what stands before the name in a call, and the name; nothing where the callee is no plain path.
 fn callee(text: &str) -> Option<(Receiver, Name)> {
     let head = text.split(['(', '\n', '{']).next().unwrap_or_default().trim();
@@ -781,7 +736,7 @@ fn callee(text: &str) -> Option<(Receiver, Name)> {
     (receiver != Receiver::Other).then_some((receiver, name))
 }
 
-fn span(node: Node<'_>) -> Span {
+pub(super) fn span(node: Node<'_>) -> Span {
     Span::of(node.start_byte(), node.end_byte())
 }
 

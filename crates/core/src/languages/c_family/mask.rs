@@ -83,8 +83,8 @@ pub(super) struct Pass<'s> {
     plainer: &'s Plainer,
     pub(super) scopes: Vec<Around>,
     /// Indexes of the lexemes of the head that is open.
-    head: Vec<usize>,
-    parens: i32,
+    pub(super) head: Vec<usize>,
+    pub(super) parens: i32,
     conditions: Vec<Condition>,
     bodies: Vec<Range<usize>>,
     calls: Vec<u32>,
@@ -205,33 +205,6 @@ impl<'s> Pass<'s> {
         at + 1
     }
 
-    /// An access label: a word for it, perhaps with macros or further words, and a colon.
-    fn is_label(&self, at: usize) -> bool {
-        // No label is longer; a head without an end would be gone through again at every colon.
-        const LONGEST: usize = 64;
-        let inside = self.parens == 0 && matches!(self.scopes.last(), Some(Around::Members(_)));
-        if !inside || self.head.len() > LONGEST {
-            return false;
-        }
-        let doubled = self.code.get(at + 1).is_some_and(|next| next.is(b':'))
-            || at.checked_sub(1).is_some_and(|before| self.code[before].is(b':'));
-        let labels = ["public", "private", "protected", "signals", "Q_SIGNALS", "slots", "Q_SLOTS"];
-        let is_label = |item: &Item| matches!(item, Item::Word(word) if labels.contains(&self.word(*word)));
-        let items = self.items(&self.head);
-        let first = items.iter().position(is_label);
-        if let [Item::Word(only)] = items[..] {
-            // A macro that stands for one; a nameless bit-field has a width.
-            let width = self.code.get(at + 1).is_none_or(|next| next.sort != Sort::Word)
-                || self.code.get(at + 2).is_none_or(|next| next.is(b';'));
-            if !doubled && is_capital(self.word(only)) && !width {
-                return true;
-            }
-        }
-        let plain = first
-            .is_some_and(|first| self.are_macros(&items[..first]) && items[first..].iter().all(is_label));
-        !doubled && plain
-    }
-
     /// Tells whether a run of items is nothing but words in capitals, with or without arguments.
     pub(super) fn are_macros(&self, items: &[Item]) -> bool {
         items.iter().all(|item| match item {
@@ -239,17 +212,6 @@ impl<'s> Pass<'s> {
             Item::Group(..) => true,
             Item::Sign(..) | Item::Other(_) => false,
         })
-    }
-
-    fn mask_label(&mut self, head: &[usize], colon: usize) {
-        let kept =
-            head.iter().copied().find(|&word| matches!(self.word(word), "public" | "private" | "protected"));
-        for &word in head.iter().filter(|&&word| Some(word) != kept) {
-            self.blank_lexeme(word);
-        }
-        if kept.is_none() {
-            self.blank_lexeme(colon);
-        }
     }
 
     /// Takes a preprocessor line. Of a condition whose first branch leaves a declaration open, or opens a

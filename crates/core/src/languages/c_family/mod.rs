@@ -12,6 +12,7 @@ mod flow;
 mod forms;
 mod heads;
 mod kinds;
+mod labels;
 mod lexer;
 mod mask;
 mod plain;
