@@ -57,13 +57,16 @@ pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
         .parameters
         .iter()
         .map(|parameter| match &parameter.name {
-            ParamName::Named(name) => Slot::Named(name, parameter.variadic == Variadic::Keywords),
+            ParamName::Named(name) => Slot::Named(name, parameter.variadic),
             ParamName::Destructured(_) => Slot::AnyName,
             ParamName::Unnamed | ParamName::Rest => Slot::Nameless,
         })
         .collect();
-    let types: Vec<Slot<'_>> =
-        signature.type_parameters.iter().map(|parameter| Slot::Named(&parameter.name, false)).collect();
+    let types: Vec<Slot<'_>> = signature
+        .type_parameters
+        .iter()
+        .map(|parameter| Slot::Named(&parameter.name, Variadic::No))
+        .collect();
     Pairing {
         params: side(
             doc,
@@ -78,7 +81,7 @@ pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
 
 /// A parameter, as far as pairing looks at it.
 enum Slot<'a> {
-    Named(&'a Name, bool),
+    Named(&'a Name, Variadic),
     AnyName,
     Nameless,
 }
@@ -107,6 +110,7 @@ fn side(
                 }
             },
             None if receiver.is_some_and(|receiver| *receiver == found.name) => Match::Part,
+            None if kind == EntryKind::Param && matches!(found.name.as_str(), "self" | "this") => Match::Part,
             None => Match::Unknown,
         };
         out.names.push(PairedName { entry, name, is });
@@ -117,14 +121,32 @@ fn side(
     pair_remaining(&mut out, slots, collector);
     answer_nameless(&mut out, slots);
     if collector {
-        for name in &mut out.names {
-            if name.is == Match::Unknown {
-                name.is = Match::Part;
-                out.has_keys = true;
-            }
-        }
+        out.has_keys |= take_as_parts(&mut out);
+    } else if let Some(rest) = undocumented_rest(&out, slots) {
+        // What is passed one by one is told one by one.
+        take_as_parts(&mut out);
+        out.entry_of[rest] = out.names.last().map(|name| name.entry);
     }
     out
+}
+
+/// Takes what names nothing as part of what is collected; tells whether there was any.
+fn take_as_parts(side: &mut Side) -> bool {
+    let mut any = false;
+    for name in side.names.iter_mut().filter(|name| name.is == Match::Unknown) {
+        name.is = Match::Part;
+        any = true;
+    }
+    any
+}
+
+/// Returns the parameter that takes all further arguments, when it has no entry and several entries name nothing:
+/// a single one may well be meant for it, or for another parameter.
+fn undocumented_rest(side: &Side, slots: &[Slot<'_>]) -> Option<usize> {
+    let is_rest = |at: &usize| {
+        side.entry_of[*at].is_none() && matches!(slots[*at], Slot::Named(_, Variadic::Positional))
+    };
+    (0..slots.len()).find(is_rest).filter(|_| unknown(side).len() > 1)
 }
 
 fn unknown(side: &Side) -> Vec<usize> {
@@ -133,7 +155,10 @@ fn unknown(side: &Side) -> Vec<usize> {
 
 fn missing(side: &Side, slots: &[Slot<'_>]) -> Vec<usize> {
     (0..slots.len())
-        .filter(|&at| side.entry_of[at].is_none() && matches!(slots[at], Slot::Named(_, false)))
+        .filter(|&at| {
+            side.entry_of[at].is_none()
+                && matches!(slots[at], Slot::Named(_, variadic) if variadic != Variadic::Keywords)
+        })
         .collect()
 }
 

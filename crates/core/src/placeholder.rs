@@ -17,6 +17,10 @@ pub(crate) fn is_placeholder(text: &str, name: &str, own: &str) -> bool {
     }
     let lower = text.to_lowercase();
     let bare = lower.trim_matches(|c: char| !c.is_alphanumeric());
+    // What is called so is named, not left open.
+    if bare == name.to_lowercase() {
+        return false;
+    }
     if matches!(
         bare,
         "todo"

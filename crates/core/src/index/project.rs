@@ -124,6 +124,11 @@ impl Family {
         self.by_name.contains_key(name)
     }
 
+    /// Returns the paths of the files that declare a type of this name.
+    pub fn places<'i>(&'i self, name: &str) -> impl Iterator<Item = &'i str> + use<'i> {
+        self.named(name).map(|(path, _)| path)
+    }
+
     /// Returns the values of an enumeration; nothing when there is none, or more than one, of this name.
     #[must_use]
     pub fn values(&self, name: &str) -> Option<&[SmolStr]> {

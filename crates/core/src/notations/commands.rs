@@ -309,10 +309,13 @@ fn thrown_name(lines: &Lines<'_>, word: &str) -> Option<EntryName> {
 /// Headings of paragraphs in the colon form that say what comes back.
 const RETURN_HEADINGS: &[&str] = &["Return:", "Returns:", "RETURN:", "RETURNS:", "Return value:"];
 
+/// Words that open a sentence about what comes back, in the colon form with a paragraph of its own.
+const RETURN_WORDS: &[&str] = &["Returns ", "returns ", "Return "];
+
 fn colon_name(line: &str) -> Option<(&str, &str)> {
     let rest = line.trim_start().strip_prefix('@')?;
     let end = rest.find(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '.' | '-' | '>')))?;
-    let after = rest[end..].strip_prefix(':')?;
+    let after = rest[end..].trim_start_matches([' ', '\t']).strip_prefix(':')?;
     (end > 0).then(|| (&rest[..end], after))
 }
 
@@ -322,7 +325,12 @@ fn is_colon_form(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> bool {
     let first =
         (0..lines.len()).map(|at| lines.trimmed(at)).find(|line| !line.is_empty()).unwrap_or_default();
     let headed = headed(first).is_some();
-    let known = opens.iter().filter(|(.., name)| TABLE.iter().any(|(known, _)| known == name)).count();
+    // A name may be that of a command.
+    let plain = |at: usize| colon_name(lines.text(at)).is_none();
+    let known = opens
+        .iter()
+        .filter(|&&(at, _, name)| plain(at) && TABLE.iter().any(|(known, _)| *known == name))
+        .count();
     (named > 0 && known == 0) || (headed && first.contains("()") && known == 0)
 }
 
@@ -335,10 +343,20 @@ fn headed(line: &str) -> Option<&str> {
     (plain && head.split(' ').count() <= 2).then_some(summary)
 }
 
+/// Splits the word for what comes back off a line that speaks of it, in a paragraph of its own or under a heading.
+fn return_head<'s>(lines: &Lines<'s>, at: usize) -> Option<(&'s str, &'s str)> {
+    let line = lines.trimmed(at);
+    if let Some(heading) = RETURN_HEADINGS.iter().find(|heading| line.starts_with(**heading)) {
+        let end = heading.len() - 1;
+        return Some((&line[..end], &line[end + 1..]));
+    }
+    let word = RETURN_WORDS.iter().find(|word| line.starts_with(**word))?.trim_end();
+    (at > 0 && lines.is_blank(at - 1)).then(|| line.split_at(word.len()))
+}
+
 fn read_colon(doc: &mut DocComment, lines: &Lines<'_>) {
-    let is_heading = |line: &str| RETURN_HEADINGS.iter().any(|heading| line.starts_with(heading));
     let starts: Vec<usize> = (0..lines.len())
-        .filter(|&at| colon_name(lines.text(at)).is_some() || is_heading(lines.trimmed(at)))
+        .filter(|&at| colon_name(lines.text(at)).is_some() || return_head(lines, at).is_some())
         .collect();
     let first = (0..lines.len()).find(|&at| !lines.is_blank(at)).unwrap_or(0);
     let start = headed(lines.trimmed(first)).map_or(0, |summary| lines.span_of(summary).start);
@@ -355,8 +373,7 @@ fn read_colon(doc: &mut DocComment, lines: &Lines<'_>) {
                 (found, rest)
             }
             None => {
-                let heading = line.trim_start().split(':').next().unwrap_or_default();
-                let rest = &line.trim_start()[(heading.len() + 1).min(line.trim_start().len())..];
+                let (heading, rest) = return_head(lines, at).unwrap_or((line, ""));
                 (entry(EntryKind::Returns, lines.span_of(heading), (at, end)), rest)
             }
         };

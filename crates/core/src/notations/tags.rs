@@ -126,6 +126,7 @@ const TABLE: &[Tag] = &[
     ("jls", Meaning::Mark),
     ("kind", Meaning::Mark),
     ("label", Meaning::Mark),
+    ("hideconstructor", Meaning::Mark),
     ("lends", Meaning::Mark),
     ("license", Meaning::Mark),
     ("licence", Meaning::Mark),

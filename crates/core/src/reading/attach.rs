@@ -330,10 +330,26 @@ fn reads_like_a_description(text: &str) -> bool {
         )
         || first.contains(['_', '(']);
     !numbered
+        && !speaks_of_several(&lower)
         && begins
         && !lower.contains("only used")
         && !remark.iter().any(|mark| lower.contains(mark))
         && reads_as_documentation(text)
+}
+
+/// Tells whether a short comment, in lower case, is the heading of a group of declarations.
+fn speaks_of_several(lower: &str) -> bool {
+    let words: Vec<&str> =
+        lower.split(|c: char| !(c.is_alphanumeric() || c == '-')).filter(|word| !word.is_empty()).collect();
+    let groups = [
+        "functions", "methods", "macros", "types", "constants", "routines", "definitions", "prototypes",
+        "declarations", "structures", "helpers", "utilities", "constructors", "accessors", "getters",
+        "setters", "overloads", "operators", "implementations", "interfaces", "classes",
+    ];
+    let heads = words.first().is_some_and(|word| matches!(*word, "the" | "these" | "following"))
+        && words.iter().take(2).any(|word| matches!(*word, "following" | "these"));
+    let named = words.last().is_some_and(|word| groups.contains(word)) && words.len() <= 6;
+    heads || named
 }
 
 /// Tells whether an ordinary comment reads like documentation: no divider, licence, directive,
@@ -349,8 +365,8 @@ pub(super) fn reads_as_documentation(text: &str) -> bool {
     let directive = [
         // Whatever the program is that a line speaks to, these are the words for turning it off and on.
         "disable=", "disable-", "-disable", "disable:", "disable once", "disable all", "enable=", "-enable",
-        ":off", ":on ", "@ts-", "clang-format", "region", "pragma", "fmt:", "isort:", "vinequill:", "lint:",
-        "://",
+        ":off", ":on ", "@ts-", ".js", ".ts", ".mjs", "clang-format", "region", "pragma", "fmt:", "isort:",
+        "vinequill:", "lint:", "://",
     ];
     let code_line = |line: &str| {
         let line = line.trim_matches(|c: char| c.is_whitespace() || matches!(c, '/' | '*' | '#'));
@@ -383,6 +399,8 @@ mod tests {
         assert!(!reads_like_a_description("// The class is open because crates inherit it."));
         assert!(!reads_like_a_description("// disable the second scale"));
         assert!(!reads_like_a_description("// MARK: - Scales and crates"));
+        assert!(!reads_like_a_description("/* The following functions read crate tags */"));
+        assert!(!reads_like_a_description("// Crate tag helper functions"));
         assert!(!reads_like_a_description("// 7.2.1 Scales of the press"));
         assert!(!reads_like_a_description("// Only used on the press floor"));
     }

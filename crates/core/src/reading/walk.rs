@@ -441,8 +441,21 @@ impl<'t, N: Copy> Walk<'t, N> {
                 Scope::Namespace(_) | Scope::Handler(..) => {}
             }
         }
-        if let Some(flow) = self.flow() {
-            flow.raised.push((raised, handlers));
+        match self.flow() {
+            Some(flow) => flow.raised.push((raised, handlers)),
+            // What a function value throws later may be told where it is made.
+            None => self.passes_on(),
+        }
+    }
+
+    /// Notes that the callable around a function value may pass on what that throws.
+    fn passes_on(&mut self) {
+        let around = self.scopes.iter().rev().find_map(|(_, scope)| match scope {
+            Scope::Declaration(id) => Some(*id),
+            Scope::Namespace(_) | Scope::Barrier | Scope::Try(_) | Scope::Handler(..) => None,
+        });
+        if let Some(flow) = around.and_then(|id| self.flows.get_mut(id.0 as usize)) {
+            flow.opaque = true;
         }
     }
 

@@ -150,6 +150,9 @@ fn stray(file: &FileContext<'_>, findings: &mut Findings<'_>) {
         let next = comments.get(at + 1);
         let followed =
             next.is_some_and(|next| next.doc && only_space(file.source, comment.span.end, next.span.start));
+        if belongs_to_value(file, comment.span.end) {
+            continue;
+        }
         if comment.in_body || followed || ends_block(file, comment.span.end) {
             let owner = comment.owner.filter(|&id| contains(file.outline, id.0, comment.span));
             let message = "this doc comment belongs to nothing; move it above a declaration, or make it an ordinary one";
@@ -164,6 +167,17 @@ fn contains(outline: &Outline, id: u32, span: Span) -> bool {
 
 fn only_space(source: &Source, from: u32, upto: u32) -> bool {
     source.slice(Span::new(from, upto)).trim().is_empty()
+}
+
+/// The next thing after a comment is a function without a name, which it is about.
+fn belongs_to_value(file: &FileContext<'_>, end: u32) -> bool {
+    let rest = file.source.text().get(end as usize..).unwrap_or_default().trim_start();
+    let next = rest.split(|c: char| !c.is_alphanumeric()).find(|word| !word.is_empty()).unwrap_or_default();
+    let opens = rest.starts_with(next) && matches!(next, "function" | "fn" | "async");
+    opens
+        || rest
+            .strip_prefix("static ")
+            .is_some_and(|rest| rest.starts_with("fn") || rest.starts_with("function"))
 }
 
 /// The next thing after a comment closes a block, or the file ends.

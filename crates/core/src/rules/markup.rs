@@ -265,7 +265,13 @@ fn element_at(text: &str, start: usize) -> Option<Element> {
     let lower = name.to_ascii_lowercase();
     let argument =
         !closes && text[..start].ends_with(|c: char| c.is_alphanumeric() || matches!(c, '_' | '<' | '&'));
-    if !ELEMENTS.contains(&lower.as_str()) || (name.len() == 1 && (name != lower || argument)) {
+    let closed_later = || {
+        let line = rest.split('\n').next().unwrap_or_default();
+        line.contains(&format!("</{name}>"))
+    };
+    if !ELEMENTS.contains(&lower.as_str())
+        || (name.len() == 1 && (name != lower || (argument && !closed_later())))
+    {
         return None;
     }
     let close = rest.find('>')?;

@@ -67,13 +67,13 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
         let (written, name) = named(context, paired.entry, paired.name);
         let entry = context.spell(sort.kind, name.name.as_str());
         match paired.is {
+            Match::Renamed(_) | Match::Unknown if is_set_aside(context, name.name.as_str()) => {}
             Match::Renamed(at) => {
                 let Some((meant, place)) = sort.at(context, at) else { continue };
                 let message = format!("`{entry}` names no {}; did you mean `{meant}`?", sort.word);
                 let report = findings.report(name.span, name.name.as_str(), message);
                 report.related(place, format!("the {} is `{meant}`", sort.word)).replace(name.span, meant);
             }
-            Match::Unknown if is_set_aside(context, name.name.as_str()) => {}
             Match::Unknown => {
                 let header = context.declaration().name_span;
                 let way_out = if side.entry_of.is_empty() {

@@ -4,7 +4,7 @@ use super::rule::{Check, Example, Rule};
 use super::text::is_in_code;
 use super::{Context, Findings, visible};
 use crate::index::{Lookup, Owner};
-use crate::model::{Kind, Level, RuleId};
+use crate::model::{Kind, Level, Name, RuleId};
 use crate::text::{Span, nearest};
 
 pub(super) static BROKEN: Rule = Rule {
@@ -142,7 +142,10 @@ fn members(context: &Context<'_>, marks: &[&str], sign: char, findings: &mut Fin
                 let is_name = |text: &str| {
                     text.chars().all(|c| c.is_alphanumeric() || c == '_' || c == '$') && !text.is_empty()
                 };
-                let ty = ty.rsplit(['.', '$']).next().unwrap_or(ty);
+                let (package, ty) = ty.rsplit_once(['.', '$']).unwrap_or(("", ty));
+                if !ty.is_empty() && !may_be_meant(context, (package, ty)) {
+                    continue;
+                }
                 if !is_name(member) || (!ty.is_empty() && !is_name(ty)) {
                     continue;
                 }
@@ -155,6 +158,63 @@ fn members(context: &Context<'_>, marks: &[&str], sign: char, findings: &mut Fin
             }
         }
     }
+}
+
+/// Tells whether a type of the project may be the one that a name stands for here: it is of this file or folder, or
+/// what is imported from, or said in front, names its folder.
+fn may_be_meant(context: &Context<'_>, (package, name): (&str, &str)) -> bool {
+    let file = context.file;
+    if !file.language.imports_types {
+        return true;
+    }
+    let here = file.source.path();
+    let lines = || file.source.text().lines().map(str::trim_start);
+    // Packages of one root need not be spelt out in the folders.
+    let root = lines().find_map(|line| {
+        let rest = ["package ", "namespace "].iter().find_map(|word| line.strip_prefix(word))?;
+        rest.split(['.', '\\', ';', ' ']).next().filter(|root| !root.is_empty())
+    });
+    let mut places = file.known.places(name);
+    if !package.is_empty() {
+        return places.any(|path| names_folder((package, name), path, root));
+    }
+    let folder = |path: &str| path.rsplit_once('/').map_or("", |(folder, _)| folder).to_lowercase();
+    let last = |folder: String| folder.rsplit('/').next().unwrap_or_default().to_owned();
+    let imported: Vec<(&str, bool)> = lines()
+        .filter_map(|line| {
+            let rest =
+                ["import static ", "import ", "use "].iter().find_map(|word| line.strip_prefix(word))?;
+            let target = rest.trim_end().trim_end_matches(';').split(" as ").next()?.trim();
+            let (from, what) = target.rsplit_once(['.', '\\'])?;
+            (what == name || matches!(what, "*" | "_")).then_some((from, what == name))
+        })
+        .collect();
+    let by_name = imported.iter().any(|&(_, by_name)| by_name);
+    places.any(|path| {
+        path == here
+            || (!by_name && last(folder(path)) == last(folder(here)))
+            || imported.iter().any(|(from, _)| names_folder((from, name), path, root))
+    })
+}
+
+/// Tells whether a package, or a type around, is where a file stands: its parts end the file's path, or at least the
+/// last does where the package begins like the file's own, `root`.
+fn names_folder((package, name): (&str, &str), path: &str, root: Option<&str>) -> bool {
+    let parts: Vec<&str> = package.split(['.', '\\', '$']).filter(|part| !part.is_empty()).collect();
+    let same = |(one, other): &(&&str, &str)| one.eq_ignore_ascii_case(other);
+    let mut folders = path.rsplit('/').skip(1);
+    let alike = parts.iter().rev().zip(folders.by_ref()).take_while(same).count();
+    // A type around, whose file it is.
+    let outer = parts
+        .last()
+        .is_some_and(|part| part.eq_ignore_ascii_case(&stem(path)) && !part.eq_ignore_ascii_case(name));
+    outer || alike == parts.len() || (alike > 0 && root.is_some() && parts.first().copied() == root)
+}
+
+/// Returns the name of a file without its ending, in lower case.
+fn stem(path: &str) -> String {
+    let name = path.rsplit('/').next().unwrap_or_default();
+    name.split('.').next().unwrap_or_default().to_lowercase()
 }
 
 fn check_member(context: &Context<'_>, (ty, member): (&str, &str), span: Span, findings: &mut Findings<'_>) {
@@ -219,7 +279,9 @@ fn inherit(context: &Context<'_>, findings: &mut Findings<'_>) {
         qualified: &owner.qualified,
         supertypes: &owner.supertypes,
     };
+    let elsewhere = |name: &Name| !may_be_meant(context, ("", name.as_str()));
     if !context.file.known.knows_supertypes(owner)
+        || owner.supertypes.iter().any(elsewhere)
         || context.file.known.overridden(owner, declaration).is_some()
     {
         return;

@@ -5,7 +5,7 @@ use super::repair::Repair;
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::model::{Answer, Dialect, Entry, EntryKind, Kind, Level, Mark, RuleId};
-use crate::text::{is_wordless, split_words, surely_says_more};
+use crate::text::{Span, is_wordless, split_words, surely_says_more};
 use crate::types;
 
 pub(super) static MISSING: Rule = Rule {
@@ -182,11 +182,26 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     let only_when = ["never returns", "only returns", "does not return", "doesn't return", "returns nothing"];
     // What comes back can be awaited, and gives nothing then.
     let awaited = !matches!(declared, "" | "void" | "None") && speaks_of_settling;
+    // Where the signature leaves the type open, one that holds nothing is only waited for as well.
+    let holds_nothing = ["promise", "promise<>", "promise<void>", "promise<undefined>", "promise<null>"]
+        .contains(&ty.as_str());
+    let awaited = awaited || (declared.is_empty() && holds_nothing && is_asynchronous(context));
     awaited
         || only_when.iter().any(|words| text.contains(words))
         || NOTHING.contains(&bare(&ty).as_str())
         || NOTHING.contains(&bare(&text).as_str())
         || (ty.is_empty() && NOTHING.contains(&bare(first_part).as_str()))
+}
+
+/// Tells whether the signature says that what comes back is waited for.
+fn is_asynchronous(context: &Context<'_>) -> bool {
+    let declaration = context.declaration();
+    let head = Span::new(declaration.span.start, declaration.name_span.start.max(declaration.span.start));
+    context.slice(head).split_whitespace().any(|word| word == "async")
+        // A function that is bound to a name.
+        || context.file.source.text()[declaration.name_span.end as usize..]
+            .trim_start_matches(|c: char| c.is_whitespace() || matches!(c, '=' | ':'))
+            .starts_with("async")
 }
 
 fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {

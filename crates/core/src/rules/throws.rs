@@ -6,7 +6,7 @@ use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::debt::is_documented;
 use crate::model::{Answer, Body, EntryKind, Kind, Level, Origin, RuleId, Thrown};
-use crate::text::is_wordless;
+use crate::text::{Span, is_wordless};
 
 pub(super) static MISSING: Rule = Rule {
     id: RuleId::new("throws.missing"),
@@ -248,6 +248,7 @@ fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     let clear = declaration.kind.is_callable()
         && declaration.body == Body::Present
+        && !is_hook(context)
         && !(signature.opaque || signature.throws_unknown || signature.returns.yields);
     if !clear {
         return;
@@ -272,6 +273,16 @@ fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
             .related(declaration.name_span, "nothing throws it")
             .mend(repair);
     }
+}
+
+/// Tells whether a body in braces is empty: a place for others to fill in, who may throw what the comment says.
+fn is_hook(context: &Context<'_>) -> bool {
+    let declaration = context.declaration();
+    let body = context.slice(Span::new(declaration.header_end, declaration.span.end)).trim();
+    let inner = body.strip_prefix('{').and_then(|rest| rest.strip_suffix('}'));
+    // Where the signature must say that something is thrown, nothing is left to fill in.
+    let declared = context.file.language.hierarchy.roots.is_empty();
+    !declared && declaration.kind == Kind::Method && inner.is_some_and(|inner| inner.trim().is_empty())
 }
 
 /// A section whose cause is surely not there.

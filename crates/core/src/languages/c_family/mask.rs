@@ -226,6 +226,7 @@ impl<'s> Pass<'s> {
             let start = self.code[at].start;
             let body = start + signature_end(line)..self.code[at].end;
             self.blank(body.clone());
+            self.blank_rest_name(start, body.start);
             // Without any value the grammar takes the next line for one.
             if body.len() > 1 {
                 self.out[body.start + 1] = b'0';
@@ -262,6 +263,14 @@ impl<'s> Pass<'s> {
             _ => {}
         }
         at + 1
+    }
+
+    /// Blanks the name before the dots of a macro (`#define LOG(args...)`), which the grammar does not know.
+    fn blank_rest_name(&mut self, start: usize, end: usize) {
+        let head = self.text[start..end].trim_end_matches(')').trim_end();
+        let Some(named) = head.strip_suffix("...") else { return };
+        let bare = named.trim_end().trim_end_matches(|c: char| c.is_ascii_alphanumeric() || c == '_');
+        self.blank(start + bare.len()..start + named.len());
     }
 
     /// Blanks all up to the `#endif`, or the `#else` of a branch that is never taken, and returns its index.

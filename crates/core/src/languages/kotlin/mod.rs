@@ -38,6 +38,7 @@ pub(super) static KOTLIN: Language = Language {
     deprecation: Deprecation { comment_follows: false, code_follows: true },
     hierarchy: &JVM_EXCEPTIONS,
     family: "jvm",
+    imports_types: true,
     ambient: JVM_AMBIENT,
     type_words: JVM_WORDS,
     ..Language::of("kotlin", "Kotlin", &GrammarReader(&GRAMMAR))

@@ -100,6 +100,10 @@ pub(super) fn callable<'t>(walk: &mut Walk<'t, Php>, node: Node<'t>, is: Php) {
     };
     let mut declaration = begin(walk, kind, name, node);
     declaration.signature.parameters = parameters(walk, node);
+    // What asks for its arguments by number takes more than its list says.
+    declaration.signature.collects = walk
+        .field(node, "body")
+        .is_some_and(|body| memchr::memmem::find(walk.text(body).as_bytes(), b"func_get_arg").is_some());
     declaration.signature.returns = if constructor { Returns::nothing() } else { returns(walk, node) };
     if MAGIC.contains(&text) {
         declaration.excuses.push(Excuse::Conventional);

@@ -24,6 +24,7 @@ use crate::reading::{
 /// Python.
 pub(super) static PYTHON: Language = Language {
     id: LanguageId::new("python"),
+    imports_types: false,
     family: "python",
     label: "Python",
     endings: &[".py", ".pyi", ".pyw"],

@@ -28,6 +28,7 @@ pub(super) static SCALA: Language = Language {
     dialect: Dialect::Scala,
     hierarchy: &JVM_EXCEPTIONS,
     family: "jvm",
+    imports_types: true,
     ambient: JVM_AMBIENT,
     well_known: &[("", "toString", 0), ("", "hashCode", 0), ("", "equals", 1)],
     type_words: JVM_WORDS,

@@ -302,6 +302,10 @@ pub(super) fn method<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Script
         declaration.answered = word("set");
         if word("set") {
             declaration.signature.returns.value = Answer::No;
+            // What is assigned is the property itself.
+            for parameter in &mut declaration.signature.parameters {
+                parameter.exempt = true;
+            }
         }
     }
     settle_overloads(walk, &mut declaration, is == Script::MethodSignature || body.is_none());

@@ -169,9 +169,9 @@ impl Grammar for ScriptGrammar {
         if text.trim_start().starts_with('<') && text.contains("<script") {
             return only_scripts(text);
         }
-        // The grammar does not know this form yet, of which nothing is declared here.
-        let finder = memchr::memmem::Finder::new("export type *");
-        let blanks: Vec<_> = finder.find_iter(text.as_bytes()).map(|at| at + 7..at + 11).collect();
+        // The grammar does not know these forms yet, of which nothing is declared here.
+        let finder = memchr::memmem::Finder::new("port type *");
+        let blanks: Vec<_> = finder.find_iter(text.as_bytes()).map(|at| at + 5..at + 9).collect();
         if blanks.is_empty() { Given::all(text) } else { Given::with_blanks(text, &blanks) }
     }
 

@@ -67,6 +67,10 @@ fn pattern_parameter<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Option<Para
         _ if walk.is_comment(node) || node.is_error() => None,
         _ => {
             let text = walk.text(node);
+            // What compilers call a parameter that was taken apart.
+            if text.strip_prefix("_ref").is_some_and(|rest| rest.bytes().all(|byte| byte.is_ascii_digit())) {
+                return Some(Parameter::new(ParamName::Destructured(Vec::new()), walk.span(node)));
+            }
             let mut found = Parameter::of(text, walk.span(node));
             found.exempt = text.starts_with('_') && walk.is_typed();
             Some(found)
