@@ -43,7 +43,7 @@ impl Inherit<'_> {
         let described = match self {
             Self::None => None,
             Self::Copy(_) | Self::Mark => owner_of(file, declaration)
-                .and_then(|owner| file.known().overridden(owner, declaration))
+                .and_then(|owner| file.known().overridden(owner, declaration, file.language))
                 .filter(|member| member.documented),
         };
         let Some(described) = described else { return Ok(None) };

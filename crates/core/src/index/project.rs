@@ -142,11 +142,16 @@ impl Family {
     /// Supertypes are looked for by simple name, however far up; each name is looked at once, since broken
     /// code has cycles. Where several types have the name, one that has the member counts.
     #[must_use]
-    pub fn overridden(&self, owner: Owner<'_>, member: &Declaration) -> Option<Member<'_>> {
+    pub fn overridden(
+        &self,
+        owner: Owner<'_>,
+        member: &Declaration,
+        language: &Language,
+    ) -> Option<Member<'_>> {
         let arity = facts::arity(member);
         let is_same = |found: &MemberFacts| {
             member.name == found.name.as_str()
-                && (found.arity == arity || found.arity.is_none() != arity.is_none())
+                && (!language.overloads || found.arity == arity || found.arity.is_none() != arity.is_none())
         };
         let mut found = None;
         self.each_supertype(owner, |path, supertype| {

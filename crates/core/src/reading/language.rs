@@ -258,6 +258,8 @@ pub struct Language {
     pub drops_after_annotations: bool,
     /// Which files declare what others declare too.
     pub halves: Halves,
+    /// Members of one name may differ in what they take.
+    pub overloads: bool,
     /// A type of another folder is only known by its name where it is imported.
     pub imports_types: bool,
     /// Names that differ only in upper and lower case are one.
@@ -305,6 +307,7 @@ impl Language {
             opens_with_name: false,
             drops_after_annotations: false,
             halves: Halves::None,
+            overloads: true,
             imports_types: false,
             ignores_case: false,
             border: "",

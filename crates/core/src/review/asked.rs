@@ -175,7 +175,7 @@ fn is_override(file: &FileReading<'_>, declaration: &Declaration) -> bool {
             && parameters == arity
             && (supertype.is_empty() || owner.supertypes.iter().any(|found| found == supertype))
     });
-    well_known || file.known().overridden(owner, declaration).is_some()
+    well_known || file.known().overridden(owner, declaration, file.language).is_some()
 }
 
 /// Returns the type that a member is of, which another file may declare.

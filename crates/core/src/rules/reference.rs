@@ -282,7 +282,7 @@ fn inherit(context: &Context<'_>, findings: &mut Findings<'_>) {
     let elsewhere = |name: &Name| !may_be_meant(context, ("", name.as_str()));
     if !context.file.known.knows_supertypes(owner)
         || owner.supertypes.iter().any(elsewhere)
-        || context.file.known.overridden(owner, declaration).is_some()
+        || context.file.known.overridden(owner, declaration, context.file.language).is_some()
     {
         return;
     }

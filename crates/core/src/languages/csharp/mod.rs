@@ -22,6 +22,7 @@ use crate::reading::{
 /// C#.
 pub(super) static CSHARP: Language = Language {
     id: LanguageId::new("csharp"),
+    overloads: true,
     imports_types: false,
     family: "csharp",
     label: "C#",

@@ -55,6 +55,7 @@ pub(super) static JAVA: Language = Language {
     deprecation: Deprecation { comment_follows: true, code_follows: true },
     hierarchy: &JVM_EXCEPTIONS,
     family: "jvm",
+    overloads: true,
     imports_types: true,
     ambient: JVM_AMBIENT,
     well_known: types::WELL_KNOWN,

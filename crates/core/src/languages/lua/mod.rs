@@ -38,6 +38,7 @@ pub(super) static LUA: Language = Language {
     doc_mark: "---",
     literal_type,
     family: "lua",
+    overloads: false,
     ..Language::of("lua", "Lua", &GrammarReader(&PLAIN))
 };
 
@@ -56,6 +57,7 @@ pub(super) static LUAU: Language = Language {
     doc_mark: "---",
     literal_type,
     family: "lua",
+    overloads: false,
     ..Language::of("luau", "Luau", &GrammarReader(&TYPED))
 };
 

@@ -27,6 +27,7 @@ pub(super) static PHP: Language = Language {
     notations: &[NotationId::new("tags")],
     demand: Demand::of(Owe::OnceStarted),
     untyped: true,
+    overloads: false,
     imports_types: true,
     dialect: Dialect::Php,
     examples: Examples {

@@ -24,6 +24,7 @@ use crate::reading::{
 /// Python.
 pub(super) static PYTHON: Language = Language {
     id: LanguageId::new("python"),
+    overloads: false,
     imports_types: false,
     family: "python",
     label: "Python",

@@ -35,6 +35,7 @@ pub(super) static RUBY: Language = Language {
     ambient: types::AMBIENT,
     well_known: types::WELL_KNOWN,
     literal_type: types::literal_type,
+    overloads: false,
     ..Language::of("ruby", "Ruby", &GrammarReader(&GRAMMAR))
 };
 

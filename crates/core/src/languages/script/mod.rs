@@ -38,6 +38,7 @@ pub(super) static JAVASCRIPT: Language = Language {
     untyped: true,
     ends_with_line: true,
     any_optional: true,
+    overloads: false,
     dialect: Dialect::JavaScript,
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,
