@@ -178,7 +178,12 @@ fn stumbled(context: &Context<'_>, (code, text): (&Code<'_>, &str), parsers: &mu
         furthest = furthest.max(row);
     }
     // Parts that are left out make no mistake.
-    if text.contains("...") || text.contains('…') || text.contains("<<") || text.contains(">>") {
+    if text.contains("...") || text.contains(". . .") || text.contains('…') || text.contains("<<") || text.contains(">>") {
+        return None;
+    }
+    // Expressions one below the other, and what they give, are no statements and not meant as such.
+    let braces = language.examples.blocks.iter().any(|(open, _)| open.contains("{@code"));
+    if braces && is_closed(text) && (!text.contains(';') || text.contains(" => ")) {
         return None;
     }
     code.lines.get(furthest.min(code.lines.len().saturating_sub(1))).map(|&(row, _)| row)
