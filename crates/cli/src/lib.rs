@@ -40,6 +40,10 @@ enum Command {
     Recast(commands::recast::Recast),
     /// What does the tool think this declares?
     Outline(commands::outline::Outline),
+    /// Accept today's findings, so that a review tells only of new ones
+    Accept(commands::accept::Accept),
+    /// Join the reports that parallel jobs wrote
+    Merge(commands::merge::Merge),
     /// What does a rule mean?
     Rules(commands::rules::Rules),
     /// What can be read?
@@ -71,6 +75,8 @@ pub fn run(arguments: impl IntoIterator<Item = OsString>) -> Exit {
         Command::Mend(command) => command.run(),
         Command::Recast(command) => command.run(),
         Command::Outline(command) => command.run(&pairs),
+        Command::Accept(command) => command.run(),
+        Command::Merge(command) => command.run(&pairs),
         Command::Rules(command) => command.run(),
         Command::Languages(command) => command.run(),
         Command::Init(command) => command.run(),

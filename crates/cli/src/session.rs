@@ -8,11 +8,13 @@ use vinequill_core::review::FileReading;
 use vinequill_core::settings::Settings;
 use vinequill_core::text::nearest;
 use vinequill_project::{
-    Cache, ConfigSource, Configured, Decoded, Found, Left, Nested, Reviewed, Selection, Texts, Unread, Work,
-    configure, decode, find_files, read_alone, review_files, visit_files,
+    ACCEPTED_FILE, Accepted, Cache, ConfigSource, Configured, Decoded, Found, Left, Nested, Repository,
+    Reviewed, Selection, Since, Texts, Touched, Unread, Work, configure, decode, find_files, read_alone,
+    review_files, visit_files,
 };
 
 use crate::exit::{Exit, Failure};
+use crate::options::change::ChangeOptions;
 use crate::options::common::Common;
 use crate::terminal;
 
@@ -28,6 +30,8 @@ pub(crate) struct Session {
     nested: Nested,
     /// What was left out.
     pub(crate) left: Left,
+    /// What a change touches, where the run is about one, and what the change is called.
+    change: Option<(Touched, String)>,
     /// What was found out before.
     cache: Option<Cache>,
     /// Folders that could not be entered.
@@ -42,6 +46,8 @@ pub(crate) struct Visited<T> {
     pub(crate) files: Vec<T>,
     /// The others.
     pub(crate) unread: Vec<Unread>,
+    /// What was accepted and is not found any more.
+    pub(crate) gone: Accepted,
 }
 
 /// Files that turned out to be none to review once they were read.
@@ -55,7 +61,7 @@ pub(crate) struct TurnedOut {
 
 impl<T> Visited<T> {
     fn of(results: Vec<Result<T, Unread>>) -> Self {
-        let mut out = Self { files: Vec::new(), unread: Vec::new() };
+        let mut out = Self { files: Vec::new(), unread: Vec::new(), gone: Accepted::default() };
         for result in results {
             match result {
                 Ok(file) => out.files.push(file),
@@ -136,6 +142,14 @@ impl Session {
         } else {
             (Vec::new(), Vec::new())
         };
+        let (files, around) = match common.shard {
+            None => (files, around),
+            Some(shard) => {
+                let (own, others): (Vec<Found>, Vec<Found>) =
+                    files.into_iter().partition(|file| shard.holds(&file.shown));
+                (own, around.into_iter().chain(others).collect())
+            }
+        };
         let configured = left.configured.iter().chain(&others);
         let nested = nested(common, &project, configured, &reviewed)?;
         let cache = if common.no_cache {
@@ -143,7 +157,86 @@ impl Session {
         } else {
             Cache::open(common.cache.as_deref(), &project.root, &deciding(common, &project, &nested))
         };
-        Ok(Self { project, files, around, nested, left, cache, refused, cwd: cwd.to_owned() })
+        Ok(Self { project, files, around, nested, left, change: None, cache, refused, cwd: cwd.to_owned() })
+    }
+
+    /// Narrows the run to what a change touches, where one is asked for. What is staged takes the place of what
+    /// stands on disk, unless `edits` are to be made there.
+    pub(crate) fn narrow(&mut self, options: &ChangeOptions, edits: bool) -> Result<(), Failure> {
+        let Some(since) = options.compared() else { return Ok(()) };
+        let repository = Repository::around(&self.project.root).map_err(Failure::usage)?;
+        let changes = repository.changes(&since, &self.files).map_err(Failure::usage)?;
+        if since == Since::Staged && !edits {
+            for change in changes.iter().filter(|change| change.staged.is_some()) {
+                let Ok(at) = self.files.binary_search_by(|file| file.shown.cmp(&change.path)) else {
+                    continue;
+                };
+                let settings = self.nested.for_file(&self.files[at].path).unwrap_or(&self.project.settings);
+                let label = settings.language(self.files[at].language.id).encoding.as_deref();
+                self.files[at].given = change.staged.clone().and_then(|bytes| decode(bytes, label));
+            }
+        }
+        let touched = Touched::of(&changes, &self.files, (&self.project.settings, &self.nested));
+        // The others still tell what they know.
+        let (told, others) = self.files.drain(..).partition(|file| touched.has_file(&file.shown));
+        self.files = told;
+        self.around.extend::<Vec<Found>>(others);
+        let name = match since {
+            Since::Revision(rev) => format!("since {rev}"),
+            Since::Staged => "staged".to_owned(),
+        };
+        self.change = Some((touched, name));
+        Ok(())
+    }
+
+    /// Returns what the change is called that the run is about.
+    pub(crate) fn change_name(&self) -> Option<&str> {
+        self.change.as_ref().map(|(_, name)| name.as_str())
+    }
+
+    /// Tells whether the run is about the declaration whose name stands at an offset of a file.
+    pub(crate) fn is_about(&self, path: &str, name: u32) -> bool {
+        self.change.as_ref().is_none_or(|(touched, _)| touched.has(path, name))
+    }
+
+    /// Returns where the file of accepted findings is, and whether the configuration says so.
+    pub(crate) fn accepted_file(&self) -> (PathBuf, bool) {
+        let named = self.project.config.accepted.as_deref();
+        let folder = self.project.file.as_deref().and_then(Path::parent).unwrap_or(&self.project.root);
+        match named {
+            Some(name) => (folder.join(name), true),
+            None => (self.project.root.join(ACCEPTED_FILE), false),
+        }
+    }
+
+    /// Reads the accepted findings; nothing where there is no file of them.
+    pub(crate) fn accepted(&self) -> Result<Option<Accepted>, Failure> {
+        Accepted::read(&self.accepted_file().0).map_err(Failure::usage)
+    }
+
+    /// Tells whether findings are compared with accepted ones.
+    pub(crate) fn compares(&self) -> Result<bool, Failure> {
+        Ok(self.accepted()?.is_some())
+    }
+
+    /// Reviews, and marks what was accepted before.
+    pub(crate) fn review_with_accepted(&self, common: &Common) -> Result<Visited<Reviewed>, Failure> {
+        let accepted = self.accepted()?;
+        let mut visited = self.review_whole(common, Texts::Needed)?;
+        if let Some(accepted) = accepted {
+            let exists = |path: &str| self.project.root.join(path).is_file();
+            visited.gone = accepted.mark(&mut visited.files, &exists);
+        }
+        self.restrict(&mut visited);
+        Ok(visited)
+    }
+
+    fn restrict(&self, visited: &mut Visited<Reviewed>) {
+        if let Some((touched, _)) = &self.change {
+            visited.files.iter_mut().for_each(|file| touched.restrict(file));
+            // What a change does not touch is not looked for.
+            visited.gone = Accepted::default();
+        }
     }
 
     /// Reads the files, or standard input where that is asked for, and calls `visit` with each.
@@ -178,6 +271,12 @@ impl Session {
 
     /// Reviews the files, or standard input where that is asked for.
     pub(crate) fn review(&self, common: &Common, texts: Texts) -> Result<Visited<Reviewed>, Failure> {
+        let mut visited = self.review_whole(common, texts)?;
+        self.restrict(&mut visited);
+        Ok(visited)
+    }
+
+    fn review_whole(&self, common: &Common, texts: Texts) -> Result<Visited<Reviewed>, Failure> {
         self.work(common, |work| {
             let (results, note) = review_files(Work { texts, ..work });
             if let Some(note) = note {
@@ -229,6 +328,11 @@ impl Session {
     /// Returns a project path as people type it from the working folder.
     pub(crate) fn typed_path(&self, shown: &str) -> String {
         relative(&self.cwd, &self.project.root.join(shown))
+    }
+
+    /// Returns a path as people type it from the working folder.
+    pub(crate) fn shown_from_here(&self, path: &Path) -> String {
+        relative(&self.cwd, &self.cwd.join(path))
     }
 
     /// Tells of files and folders that could not be read, and returns the exit they lead to.

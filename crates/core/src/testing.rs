@@ -199,7 +199,7 @@ fn signature(source: &Source, declaration: &Declaration) -> String {
 pub fn draft_text(path: &str, text: &str, config: &str) -> String {
     let (settings, source) = (settings(config), Source::new(path, text));
     let file = read(&source, &settings);
-    let drafts = draft::draft_file(&file, Only::Both, draft::Inherit::None);
+    let drafts = draft::draft_file(&file, &|_| true, Only::Both, draft::Inherit::None);
     let edits = drafts.drafted.into_iter().flat_map(|drafted| drafted.edits).collect();
     Edits::new(edits).and_then(|edits| edits.apply(text)).expect("edits of different comments are disjoint")
 }

@@ -16,7 +16,7 @@ const ROWS: &[&[&str]] = &[
     &["rules"],
     &["review"],
     &["proof"],
-    &["coverage", "draft"],
+    &["change", "coverage", "draft"],
     &["mend", "recast"],
     &["testing", "lib"],
 ];

@@ -168,7 +168,7 @@ fn all_of_it(name: &str, text: &str) {
     let mut parsers = Parsers::new();
     let file = FileReading::read(&source, language, &settings, &mut parsers);
     let _ = review::review(&file);
-    let drafts = draft::draft_file(&file, Only::Both, draft::Inherit::None);
+    let drafts = draft::draft_file(&file, &|_| true, Only::Both, draft::Inherit::None);
     let edits: Vec<_> = drafts.drafted.into_iter().flat_map(|drafted| drafted.edits).collect();
     let Ok(after) = Edits::new(edits).and_then(|edits| edits.apply(text)) else { return };
     // On broken code the proof may refuse; where it accepts, the next draft finds nothing to do that it

@@ -476,6 +476,11 @@ pub fn read_alone<'a>(file: &Found, settings: &'a Settings) -> Option<FileReadin
     Some(FileReading::read_first(&source, file.language, settings, &mut Parsers::new()))
 }
 
+/// Returns the text of a file.
+pub(crate) fn source_of(file: &Found, settings: &Settings) -> Result<Source, Unread> {
+    load(file, settings).map(|(_, source)| source)
+}
+
 /// Reads a file from disk.
 fn load(file: &Found, settings: &Settings) -> Result<(Decoded, Source), Unread> {
     let label = settings.language(file.language.id).encoding.as_deref();

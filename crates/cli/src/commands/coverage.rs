@@ -8,6 +8,7 @@ use vinequill_core::coverage::{Counts, permille};
 use vinequill_project::{Reviewed, Texts};
 
 use crate::exit::{Done, Exit};
+use crate::options::change::ChangeOptions;
 use crate::options::common::Common;
 use crate::options::output::{Pair, deliver};
 use crate::report;
@@ -34,6 +35,8 @@ pub(crate) struct Coverage {
     /// File to write the report to
     #[arg(short = 'o', long = "output", value_name = "FILE", num_args = 1)]
     output: Vec<PathBuf>,
+    #[command(flatten)]
+    change: ChangeOptions,
     #[command(flatten)]
     common: Common,
 }
@@ -81,7 +84,8 @@ fn parse_percent(text: &str) -> Result<f64, String> {
 impl Coverage {
     /// Measures and reports.
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
-        let session = Session::open(&self.common, &self.paths)?;
+        let mut session = Session::open(&self.common, &self.paths)?;
+        session.narrow(&self.change, false)?;
         let visited = session.review(&self.common, Texts::NotNeeded)?;
         let (total, groups) = group(&visited.files, self.by, &session);
         let left = session.left_out(&visited.turned_out());

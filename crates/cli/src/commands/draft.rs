@@ -11,6 +11,7 @@ use vinequill_project::{Decoded, Found, version_control_user};
 
 use crate::editing::{Change, How, Piece, Words, deliver, deliver_given, header_of};
 use crate::exit::{Done, Exit, Failure};
+use crate::options::change::ChangeOptions;
 use crate::options::common::Common;
 use crate::session::Session;
 use crate::terminal;
@@ -19,7 +20,7 @@ use crate::terminal;
 #[derive(Debug, Args)]
 pub(crate) struct Draft {
     /// PATH, PATH:LINE, or PATH#Name
-    #[arg(required_unless_present = "stdin_path", value_name = "TARGET")]
+    #[arg(required_unless_present_any = ["stdin_path", "since", "staged"], value_name = "TARGET")]
     targets: Vec<String>,
     /// Print the comments alone
     #[arg(long, conflicts_with_all = ["write", "ask", "check"])]
@@ -35,6 +36,8 @@ pub(crate) struct Draft {
     /// What is done where a supertype of the project describes the member already
     #[arg(long, value_name = "HOW", value_enum, default_value_t = Inheriting::Copy)]
     inherit: Inheriting,
+    #[command(flatten)]
+    change: ChangeOptions,
     #[command(flatten)]
     common: Common,
 }
@@ -87,6 +90,7 @@ impl Draft {
         let targets: Vec<(PathBuf, Aim)> = self.targets.iter().map(|target| parse_target(target)).collect();
         let paths: Vec<PathBuf> = targets.iter().map(|(path, _)| path.clone()).collect();
         let mut session = Session::open(&self.common, &paths)?;
+        session.narrow(&self.change, true)?;
         session.fill_in(&known_here(&session.project.root));
         if self.file_header && session.project.config.header.text.is_none() {
             terminal::remark(
@@ -94,7 +98,11 @@ impl Draft {
             );
         }
         let cwd = std::env::current_dir()?;
+        let all = targets.is_empty();
         let aims = |file: &Found| -> Vec<Aim> {
+            if all {
+                return vec![Aim::All];
+            }
             let here =
                 |path: &Path| file.path.starts_with(cwd.join(path)) || same(&file.path, &cwd.join(path));
             targets.iter().filter(|(path, _)| here(path)).map(|(_, aim)| aim.clone()).collect()
@@ -163,7 +171,9 @@ impl Draft {
         let mut drafts = Drafts::default();
         let mut matched = false;
         if aims.contains(&Aim::All) {
-            drafts = draft::draft_file(reading, only, inherit);
+            let name = |id: DeclId| reading.outline.declaration(id).name_span.start;
+            let is_about = |id: DeclId| session.is_about(reading.source.path(), name(id));
+            drafts = draft::draft_file(reading, &is_about, only, inherit);
         } else {
             let ids: Vec<DeclId> = aims.iter().flat_map(|aim| declarations(reading, aim)).collect();
             matched = !ids.is_empty();

@@ -4,11 +4,13 @@ use std::path::PathBuf;
 
 use clap::Args;
 use vinequill_core::mend::{self, Wish};
+use vinequill_core::model::DeclId;
 use vinequill_core::review::FileReading;
 use vinequill_project::Decoded;
 
 use crate::editing::{Change, How, Piece, Words, deliver, deliver_given, header_of};
 use crate::exit::Done;
+use crate::options::change::ChangeOptions;
 use crate::options::common::Common;
 use crate::session::Session;
 use crate::terminal;
@@ -27,6 +29,8 @@ pub(crate) struct Mend {
     #[arg(long, value_name = "N", value_parser = clap::value_parser!(u16).range(20..))]
     wrap: Option<u16>,
     #[command(flatten)]
+    change: ChangeOptions,
+    #[command(flatten)]
     common: Common,
 }
 
@@ -38,14 +42,21 @@ impl Mend {
     pub(crate) fn run(&self) -> Done {
         let given = self.common.stdin_path.as_deref();
         self.how.check_given(given.is_some())?;
-        let session = Session::open(&self.common, &self.paths)?;
+        let mut session = Session::open(&self.common, &self.paths)?;
+        session.narrow(&self.change, true)?;
         let wish = Wish {
             rules: self.common.named_rules(),
             fill_missing: self.fill_missing,
             wrap: self.wrap.map(usize::from),
+            only: None,
         };
+        let narrowed = session.change_name().is_some();
         let visited = session.visit(&self.common, |file, reading, decoded| {
-            (file.clone(), self.change(reading, decoded, &wish))
+            let touched = |id: &DeclId| {
+                session.is_about(reading.source.path(), reading.outline.declaration(*id).name_span.start)
+            };
+            let only = narrowed.then(|| reading.outline.ids().filter(touched).collect());
+            (file.clone(), self.change(reading, decoded, &Wish { only, ..wish.clone() }))
         })?;
         let unread = session.complain(visited.unread.iter());
         if let (Some(path), [(_, change)]) = (given, visited.files.as_slice()) {

@@ -4,9 +4,10 @@ use std::path::PathBuf;
 
 use clap::{Args, ValueEnum};
 use vinequill_core::model::{Level, State};
-use vinequill_project::{Reviewed, Texts};
+use vinequill_project::Reviewed;
 
 use crate::exit::{Done, Exit};
+use crate::options::change::ChangeOptions;
 use crate::options::common::{Common, parse_level_word};
 use crate::options::output::{Pair, deliver};
 use crate::report::{self, Totals};
@@ -34,6 +35,8 @@ pub(crate) struct Review {
     #[arg(short = 'o', long = "output", value_name = "FILE", num_args = 1)]
     output: Vec<PathBuf>,
     #[command(flatten)]
+    change: ChangeOptions,
+    #[command(flatten)]
     common: Common,
 }
 
@@ -46,13 +49,20 @@ enum Format {
     Short,
     /// For programs
     Json,
+    /// SARIF 2.1.0, for programs that gather results
+    Sarif,
+    /// JUnit's XML, for build servers
+    Junit,
+    /// For a comment on a change
+    Markdown,
 }
 
 impl Review {
     /// Reviews and reports.
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
-        let session = Session::open(&self.common, &self.paths)?;
-        let visited = session.review(&self.common, Texts::Needed)?;
+        let mut session = Session::open(&self.common, &self.paths)?;
+        session.narrow(&self.change, false)?;
+        let visited = session.review_with_accepted(&self.common)?;
         self.report(&session, &visited, pairs)
     }
 
@@ -65,18 +75,21 @@ impl Review {
             notes: false,
             format: Vec::new(),
             output: Vec::new(),
+            change: ChangeOptions::default(),
             common: Common::default(),
         }
     }
 
     /// Reports what a review found.
     pub(crate) fn report(&self, session: &Session, visited: &Visited<Reviewed>, pairs: &[Pair]) -> Done {
-        let Visited { files, unread } = visited;
+        let Visited { files, unread, gone } = visited;
         let totals = Totals::of(files);
+        let fail_on = self.fail_on.unwrap_or(session.project.settings.fail_on);
         for pair in pairs {
             let view = report::View {
                 session,
                 files,
+                gone,
                 totals: &totals,
                 all: self.all || pair.file.is_some() || !terminal::is_watched(),
                 notes: self.notes || self.common.verbose,
@@ -87,12 +100,20 @@ impl Review {
             let text = match pair.format_as() {
                 Some(Format::Text) | None => report::text::render(&view),
                 Some(Format::Short) => report::short::render(&view),
-                Some(Format::Json) => report::json::review(&view),
+                Some(Format::Json) => report::json::review(&report::json::shape(&view)),
+                Some(Format::Sarif) => {
+                    report::sarif::render(&report::json::shape(&view), session.compares()?)
+                }
+                Some(Format::Junit) => report::junit::render(&report::json::shape(&view), fail_on),
+                Some(Format::Markdown) => {
+                    let about = session.change_name().unwrap_or_default();
+                    report::markdown::render(&report::json::shape(&view), about)
+                }
             };
             deliver(pair.file.as_deref(), &text)?;
         }
         let mut exit = session.complain(unread.iter());
-        if session.files.is_empty() && self.common.stdin_path.is_none() {
+        if session.files.is_empty() && self.common.stdin_path.is_none() && session.change_name().is_none() {
             let left = session.left_out(&TurnedOut::default());
             let hint = if left.is_empty() { String::new() } else { format!(" (not reviewed: {left})") };
             terminal::complain(&format!(
@@ -107,7 +128,6 @@ impl Review {
             ));
             exit = exit.max(Exit::Incomplete);
         }
-        let fail_on = self.fail_on.unwrap_or(session.project.settings.fail_on);
         let fails = fail_on != Level::None
             && files
                 .iter()

@@ -31,6 +31,9 @@ pub(crate) struct Common {
     /// Read one file from standard input, as if it stood at PATH
     #[arg(long, value_name = "PATH", help_heading = "What is read")]
     pub(crate) stdin_path: Option<PathBuf>,
+    /// Only this part of the files: the K-th of N, always the same ones
+    #[arg(long, value_name = "K/N", value_parser = parse_shard, conflicts_with = "stdin_path", help_heading = "What is read")]
+    pub(crate) shard: Option<Shard>,
     /// Use this configuration file
     #[arg(long, value_name = "FILE", conflicts_with = "no_config", help_heading = "What is read")]
     config: Option<PathBuf>,
@@ -78,6 +81,35 @@ impl Common {
             (None, true) => ConfigSource::None,
             (None, false) => ConfigSource::Nearest,
         }
+    }
+}
+
+/// One of several parts into which the files are divided.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub(crate) struct Shard {
+    /// The number of the part, from 0.
+    number: u64,
+    /// How many parts there are.
+    of: u64,
+}
+
+impl Shard {
+    /// Tells whether a file belongs to this part: by its path alone (FNV-1a, 64 bits), so that every machine and every
+    /// version divides alike.
+    pub(crate) fn holds(self, path: &str) -> bool {
+        let step = |hash: u64, byte: u8| (hash ^ u64::from(byte)).wrapping_mul(0x0100_0000_01b3);
+        let hash = path.bytes().fold(0xcbf2_9ce4_8422_2325, step);
+        // The upper bits are mixed best.
+        (hash >> 17) % self.of == self.number
+    }
+}
+
+fn parse_shard(text: &str) -> Result<Shard, String> {
+    let numbers =
+        text.split_once('/').and_then(|(k, n)| Some((k.parse::<u64>().ok()?, n.parse::<u64>().ok()?)));
+    match numbers {
+        Some((k, n)) if 1 <= k && k <= n => Ok(Shard { number: k - 1, of: n }),
+        _ => Err("it is K/N, the K-th of N parts, such as 2/8".to_owned()),
     }
 }
 

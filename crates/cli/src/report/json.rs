@@ -7,11 +7,22 @@ use vinequill_project::{Encoding, Reviewed};
 
 use super::{View, wire};
 
+/// The format of a review, with its version.
+pub(crate) const REVIEW_FORMAT: &str = "vinequill-review/1";
+
+/// The format of coverage, with its version.
+pub(crate) const COVERAGE_FORMAT: &str = "vinequill-coverage/1";
+
 /// Renders the report of a review.
-pub(crate) fn review(view: &View<'_>) -> String {
+pub(crate) fn review(report: &wire::Review<'_>) -> String {
+    pretty(report)
+}
+
+/// Puts what was found into the shape that programs read.
+pub(crate) fn shape<'a>(view: &View<'a>) -> wire::Review<'a> {
     let totals = view.totals;
-    let review = wire::Review {
-        format: "vinequill-review/1",
+    wire::Review {
+        format: REVIEW_FORMAT.into(),
         findings: view.files.iter().flat_map(|file| file.findings.iter().map(|f| finding(file, f))).collect(),
         totals: wire::ReviewTotals {
             files: totals.files,
@@ -19,13 +30,12 @@ pub(crate) fn review(view: &View<'_>) -> String {
             error: totals.at(Level::Error),
             warning: totals.at(Level::Warning),
             note: totals.at(Level::Note),
-            accepted: 0,
+            accepted: totals.accepted,
             waived: totals.waived,
             excused: totals.counts.excused,
             unparsed_bytes: totals.unparsed_bytes,
         },
-    };
-    pretty(&review)
+    }
 }
 
 /// Renders a value as JSON that people can read too.
@@ -39,23 +49,24 @@ fn finding<'a>(file: &'a Reviewed, finding: &'a Finding) -> wire::Finding<'a> {
     let place = Place::of(&file.source, file.encoding, raw.span);
     let (state, reason) = match &finding.state {
         State::New => ("new", None),
+        State::Accepted => ("accepted", None),
         State::Waived(reason) => ("waived", Some(reason.as_str())),
     };
     wire::Finding {
-        rule: raw.rule.as_str(),
-        level: finding.level.as_str(),
-        path: file.source.path(),
+        rule: raw.rule.as_str().into(),
+        level: finding.level.as_str().into(),
+        path: file.source.path().into(),
         line: place.line,
         column: place.column,
         end_line: place.end_line,
         end_column: place.end_column,
         start: place.start,
         end: place.end,
-        declaration: &finding.declaration,
+        declaration: finding.declaration.as_str().into(),
         declaration_line: finding.declaration_span.map(|span| file.source.line(span.start)),
-        subject: &raw.subject,
-        message: &raw.message,
-        suggestion: raw.suggestion.as_deref(),
+        subject: raw.subject.as_str().into(),
+        message: raw.message.as_str().into(),
+        suggestion: raw.suggestion.as_deref().map(Into::into),
         related: raw
             .related
             .iter()
@@ -66,11 +77,11 @@ fn finding<'a>(file: &'a Reviewed, finding: &'a Finding) -> wire::Finding<'a> {
             .iter()
             .map(|edit| {
                 let place = Place::of(&file.source, file.encoding, edit.span);
-                wire::Edit { start: place.start, end: place.end, text: &edit.text }
+                wire::Edit { start: place.start, end: place.end, text: edit.text.as_str().into() }
             })
             .collect(),
-        state,
-        reason,
+        state: state.into(),
+        reason: reason.map(Into::into),
         fingerprint: fingerprint(&[
             raw.rule.as_str(),
             file.source.path(),
@@ -83,14 +94,14 @@ fn finding<'a>(file: &'a Reviewed, finding: &'a Finding) -> wire::Finding<'a> {
 fn related_place<'a>(file: &'a Reviewed, span: Span, label: &'a str) -> wire::Related<'a> {
     let place = Place::of(&file.source, file.encoding, span);
     wire::Related {
-        path: file.source.path(),
+        path: file.source.path().into(),
         line: place.line,
         column: place.column,
         end_line: place.end_line,
         end_column: place.end_column,
         start: place.start,
         end: place.end,
-        label,
+        label: label.into(),
     }
 }
 
@@ -128,9 +139,13 @@ fn fingerprint(parts: &[&str]) -> String {
 }
 
 /// Renders coverage.
-pub(crate) fn coverage(total: Counts, by: &'static str, groups: &[(String, Counts)]) -> String {
-    let groups = groups.iter().map(|(name, counts)| wire::Group { name, counts: numbers(*counts) }).collect();
-    pretty(&wire::Coverage { format: "vinequill-coverage/1", total: numbers(total), by, groups })
+pub(crate) fn coverage(total: Counts, by: &str, groups: &[(String, Counts)]) -> String {
+    let group = |(name, counts): &'_ (String, Counts)| wire::Group {
+        name: name.clone().into(),
+        counts: numbers(*counts),
+    };
+    let groups = groups.iter().map(group).collect();
+    pretty(&wire::Coverage { format: COVERAGE_FORMAT.into(), total: numbers(total), by: by.into(), groups })
 }
 
 fn numbers(counts: Counts) -> wire::Counts {

@@ -3,18 +3,21 @@
 pub(crate) mod coverage;
 pub(crate) mod explain;
 pub(crate) mod json;
+pub(crate) mod junit;
+pub(crate) mod markdown;
 pub(crate) mod outline;
 #[cfg(test)]
 mod papers;
+pub(crate) mod sarif;
 pub(crate) mod short;
 pub(crate) mod text;
-mod wire;
+pub(crate) mod wire;
 
 use std::collections::BTreeMap;
 
 use vinequill_core::coverage::Counts;
 use vinequill_core::model::{Level, RuleId, State};
-use vinequill_project::Reviewed;
+use vinequill_project::{Accepted, Reviewed};
 
 use crate::session::Session;
 
@@ -24,6 +27,8 @@ pub(crate) struct View<'a> {
     pub(crate) session: &'a Session,
     /// What was found, file by file.
     pub(crate) files: &'a [Reviewed],
+    /// What was accepted and is not found any more.
+    pub(crate) gone: &'a Accepted,
     /// The sums.
     pub(crate) totals: &'a Totals,
     /// Every finding is listed, however many there are.
@@ -47,6 +52,8 @@ pub(crate) struct Totals {
     pub(crate) counts: Counts,
     /// New findings by rule, with the level of each.
     pub(crate) by_rule: BTreeMap<(RuleId, Level), u64>,
+    /// Findings that were accepted before.
+    pub(crate) accepted: u64,
     /// Waived findings.
     pub(crate) waived: u64,
     /// Bytes that were not understood.
@@ -69,6 +76,7 @@ impl Totals {
             for finding in &file.findings {
                 match finding.state {
                     State::New => *out.by_rule.entry((finding.raw.rule, finding.level)).or_default() += 1,
+                    State::Accepted => out.accepted += 1,
                     State::Waived(_) => out.waived += 1,
                 }
             }

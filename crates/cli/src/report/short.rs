@@ -2,6 +2,8 @@
 
 use std::fmt::Write;
 
+use vinequill_core::model::State;
+
 use super::View;
 
 /// Renders the report.
@@ -9,7 +11,7 @@ pub(crate) fn render(view: &View<'_>) -> String {
     let mut out = String::new();
     for file in view.files {
         let path = view.session.typed_path(file.source.path());
-        for finding in &file.findings {
+        for finding in file.findings.iter().filter(|finding| finding.state == State::New) {
             let at = file.source.position(finding.raw.span.start);
             let (level, rule, message) = (finding.level.as_str(), finding.raw.rule, &finding.raw.message);
             // Writing to a string cannot fail.

@@ -224,6 +224,10 @@ fn closing(view: &View<'_>, shown: usize) -> String {
     if !view.left_out.is_empty() {
         let _ = writeln!(out, "{:<HEAD$}{}", "not reviewed", view.left_out);
     }
+    if let Some(name) = view.session.change_name() {
+        let _ = writeln!(out, "{:<HEAD$}only what differs, {name}", "change");
+    }
+    out.push_str(&accepted(view));
     out.push_str(&waived(view));
     out.push_str(&plain_comments(view));
     if shown > 0 {
@@ -235,6 +239,28 @@ fn closing(view: &View<'_>, shown: usize) -> String {
             let _ =
                 writeln!(out, "{:<HEAD$}vinequill draft PATH shows what is missing as a diff to fill in", "");
         }
+    }
+    out
+}
+
+/// Counts what was accepted before, and what of it is gone.
+fn accepted(view: &View<'_>) -> String {
+    let (accepted, gone) = (view.totals.accepted, view.gone.len());
+    let mut out = String::new();
+    if accepted > 0 {
+        let _ = writeln!(out, "{:<HEAD$}{accepted}", "accepted");
+    }
+    if gone > 0 {
+        let hint = "vinequill accept --prune drops them";
+        let more = if view.verbose { "" } else { "; -v lists them" };
+        let _ = writeln!(out, "{:<HEAD$}{gone} accepted before ({hint}{more})", "gone");
+    }
+    for (known, count) in view.gone.iter().filter(|_| view.verbose) {
+        let name =
+            if known.declaration.is_empty() { String::new() } else { format!(" {}", known.declaration) };
+        let subject = if known.subject.is_empty() { String::new() } else { format!(" `{}`", known.subject) };
+        let times = if count > 1 { format!(" ({count} times)") } else { String::new() };
+        let _ = writeln!(out, "{:<HEAD$}{}{name}: {}{subject}{times}", "", known.path, known.rule);
     }
     out
 }

@@ -1,110 +1,127 @@
 //! The JSON shapes. Stable: a changed field is a changed format.
 
-use serde::Serialize;
+use std::borrow::Cow;
+
+use serde::{Deserialize, Serialize};
 
 /// `vinequill-review/1`.
-#[derive(Serialize)]
+#[derive(Clone, Debug, Serialize, Deserialize)]
 #[cfg_attr(test, derive(schemars::JsonSchema))]
-pub(super) struct Review<'a> {
-    pub(super) format: &'static str,
-    pub(super) findings: Vec<Finding<'a>>,
-    pub(super) totals: ReviewTotals,
+pub(crate) struct Review<'a> {
+    pub(crate) format: Cow<'a, str>,
+    pub(crate) findings: Vec<Finding<'a>>,
+    pub(crate) totals: ReviewTotals,
 }
 
 /// One finding.
-#[derive(Serialize)]
+#[derive(Clone, Debug, Serialize, Deserialize)]
 #[cfg_attr(test, derive(schemars::JsonSchema))]
-pub(super) struct Finding<'a> {
-    pub(super) rule: &'static str,
-    pub(super) level: &'static str,
-    pub(super) path: &'a str,
-    pub(super) line: u32,
-    pub(super) column: u32,
-    pub(super) end_line: u32,
-    pub(super) end_column: u32,
-    pub(super) start: u64,
-    pub(super) end: u64,
-    pub(super) declaration: &'a str,
-    pub(super) declaration_line: Option<u32>,
-    pub(super) subject: &'a str,
-    pub(super) message: &'a str,
-    pub(super) suggestion: Option<&'a str>,
-    pub(super) related: Vec<Related<'a>>,
-    pub(super) edits: Vec<Edit<'a>>,
-    pub(super) state: &'static str,
-    pub(super) reason: Option<&'a str>,
-    pub(super) fingerprint: String,
+pub(crate) struct Finding<'a> {
+    pub(crate) rule: Cow<'a, str>,
+    pub(crate) level: Cow<'a, str>,
+    pub(crate) path: Cow<'a, str>,
+    pub(crate) line: u32,
+    pub(crate) column: u32,
+    pub(crate) end_line: u32,
+    pub(crate) end_column: u32,
+    pub(crate) start: u64,
+    pub(crate) end: u64,
+    pub(crate) declaration: Cow<'a, str>,
+    pub(crate) declaration_line: Option<u32>,
+    pub(crate) subject: Cow<'a, str>,
+    pub(crate) message: Cow<'a, str>,
+    pub(crate) suggestion: Option<Cow<'a, str>>,
+    pub(crate) related: Vec<Related<'a>>,
+    pub(crate) edits: Vec<Edit<'a>>,
+    pub(crate) state: Cow<'a, str>,
+    pub(crate) reason: Option<Cow<'a, str>>,
+    pub(crate) fingerprint: String,
 }
 
 /// A related place.
-#[derive(Serialize)]
+#[derive(Clone, Debug, Serialize, Deserialize)]
 #[cfg_attr(test, derive(schemars::JsonSchema))]
-pub(super) struct Related<'a> {
-    pub(super) path: &'a str,
-    pub(super) line: u32,
-    pub(super) column: u32,
-    pub(super) end_line: u32,
-    pub(super) end_column: u32,
-    pub(super) start: u64,
-    pub(super) end: u64,
-    pub(super) label: &'a str,
+pub(crate) struct Related<'a> {
+    pub(crate) path: Cow<'a, str>,
+    pub(crate) line: u32,
+    pub(crate) column: u32,
+    pub(crate) end_line: u32,
+    pub(crate) end_column: u32,
+    pub(crate) start: u64,
+    pub(crate) end: u64,
+    pub(crate) label: Cow<'a, str>,
 }
 
 /// An edit.
-#[derive(Serialize)]
+#[derive(Clone, Debug, Serialize, Deserialize)]
 #[cfg_attr(test, derive(schemars::JsonSchema))]
-pub(super) struct Edit<'a> {
-    pub(super) start: u64,
-    pub(super) end: u64,
-    pub(super) text: &'a str,
+pub(crate) struct Edit<'a> {
+    pub(crate) start: u64,
+    pub(crate) end: u64,
+    pub(crate) text: Cow<'a, str>,
 }
 
 /// Sums of a review.
-#[derive(Serialize)]
+#[derive(Clone, Debug, Default, Serialize, Deserialize)]
 #[cfg_attr(test, derive(schemars::JsonSchema))]
-pub(super) struct ReviewTotals {
-    pub(super) files: u64,
-    pub(super) declarations: u64,
-    pub(super) error: u64,
-    pub(super) warning: u64,
-    pub(super) note: u64,
-    pub(super) accepted: u64,
-    pub(super) waived: u64,
-    pub(super) excused: u64,
-    pub(super) unparsed_bytes: u64,
+pub(crate) struct ReviewTotals {
+    pub(crate) files: u64,
+    pub(crate) declarations: u64,
+    pub(crate) error: u64,
+    pub(crate) warning: u64,
+    pub(crate) note: u64,
+    pub(crate) accepted: u64,
+    pub(crate) waived: u64,
+    pub(crate) excused: u64,
+    pub(crate) unparsed_bytes: u64,
+}
+
+impl ReviewTotals {
+    /// Adds the sums of another part.
+    pub(crate) const fn add(&mut self, other: &Self) {
+        self.files += other.files;
+        self.declarations += other.declarations;
+        self.error += other.error;
+        self.warning += other.warning;
+        self.note += other.note;
+        self.accepted += other.accepted;
+        self.waived += other.waived;
+        self.excused += other.excused;
+        self.unparsed_bytes += other.unparsed_bytes;
+    }
 }
 
 /// `vinequill-coverage/1`.
-#[derive(Serialize)]
+#[derive(Clone, Debug, Serialize, Deserialize)]
 #[cfg_attr(test, derive(schemars::JsonSchema))]
-pub(super) struct Coverage<'a> {
-    pub(super) format: &'static str,
-    pub(super) total: Counts,
-    pub(super) by: &'static str,
-    pub(super) groups: Vec<Group<'a>>,
+pub(crate) struct Coverage<'a> {
+    pub(crate) format: Cow<'a, str>,
+    pub(crate) total: Counts,
+    pub(crate) by: Cow<'a, str>,
+    pub(crate) groups: Vec<Group<'a>>,
 }
 
 /// Numbers of coverage.
-#[derive(Serialize)]
+#[derive(Clone, Debug, Serialize, Deserialize)]
 #[cfg_attr(test, derive(schemars::JsonSchema))]
-pub(super) struct Counts {
-    pub(super) declared: u64,
-    pub(super) described: u64,
-    pub(super) complete: u64,
-    pub(super) items_asked: u64,
-    pub(super) items_present: u64,
-    pub(super) excused: u64,
-    pub(super) described_percent: Option<f64>,
-    pub(super) complete_percent: Option<f64>,
+pub(crate) struct Counts {
+    pub(crate) declared: u64,
+    pub(crate) described: u64,
+    pub(crate) complete: u64,
+    pub(crate) items_asked: u64,
+    pub(crate) items_present: u64,
+    pub(crate) excused: u64,
+    pub(crate) described_percent: Option<f64>,
+    pub(crate) complete_percent: Option<f64>,
 }
 
 /// One group.
-#[derive(Serialize)]
+#[derive(Clone, Debug, Serialize, Deserialize)]
 #[cfg_attr(test, derive(schemars::JsonSchema))]
-pub(super) struct Group<'a> {
-    pub(super) name: &'a str,
+pub(crate) struct Group<'a> {
+    pub(crate) name: Cow<'a, str>,
     #[serde(flatten)]
-    pub(super) counts: Counts,
+    pub(crate) counts: Counts,
 }
 
 /// `vinequill-outline/1`.

@@ -58,15 +58,20 @@ pub struct Draft {
     pub left: Vec<Left>,
 }
 
-/// Drafts comments for all declarations of a file that are asked for one.
+/// Drafts comments for all declarations of a file that are asked for one, and that the draft is about.
 #[must_use]
-pub fn draft_file(file: &FileReading<'_>, only: Only, inherit: Inherit<'_>) -> Draft {
+pub fn draft_file(
+    file: &FileReading<'_>,
+    is_about: &dyn Fn(DeclId) -> bool,
+    only: Only,
+    inherit: Inherit<'_>,
+) -> Draft {
     let standings = Standings::of(file);
     let waived = waived(file);
     let asked: Vec<DeclId> = file
         .outline
         .ids()
-        .filter(|id| !waived.contains(id))
+        .filter(|id| !waived.contains(id) && is_about(*id))
         .filter(|&id| match file.doc(id) {
             Some(_) => standings.is_asked(file, id),
             None => standings.get(id) == Standing::Asked,

@@ -1,6 +1,6 @@
 //! Makes the edits that findings carry, and proves after each rule that nothing got worse.
 
-use std::collections::BTreeMap;
+use std::collections::{BTreeMap, HashSet};
 
 use super::wrap::wrap;
 use crate::draft::{self, Inherit, Only};
@@ -20,6 +20,15 @@ pub struct Wish {
     pub fill_missing: bool,
     /// Breaks lines of comments that are longer, in characters.
     pub wrap: Option<usize>,
+    /// Only the comments of these declarations; all where nothing is given.
+    pub only: Option<HashSet<DeclId>>,
+}
+
+impl Wish {
+    /// Tells whether the comment of a declaration is to be mended.
+    fn is_about(&self, id: DeclId) -> bool {
+        self.only.as_ref().is_none_or(|only| only.contains(&id))
+    }
 }
 
 /// Which repairs a person has to decide on.
@@ -71,19 +80,19 @@ pub fn mend(file: &FileReading<'_>, wish: &Wish) -> Mended {
         refused.clear();
         for rule in order() {
             if wish.takes(rule, Wanted::Plain) {
-                work.mend_rule(file, rule, &mut refused);
+                work.mend_rule(file, (rule, wish), &mut refused);
             }
         }
         if work.text == before && wish.fill_missing {
             // Entries that were added may settle which of the others was meant.
-            work.fill(file);
+            work.fill(file, wish);
         }
         if work.text == before {
             break;
         }
     }
     if let Some(width) = wish.wrap {
-        work.wrap(file, width);
+        work.wrap(file, (width, wish));
     }
     Mended { text: work.text, done: work.done, refused }
 }
@@ -106,7 +115,7 @@ pub struct Piece {
 /// Returns what could be mended, piece by piece, for a person to choose from.
 #[must_use]
 pub fn pieces(file: &FileReading<'_>, wish: &Wish) -> Vec<Piece> {
-    let found = review(file).findings.into_iter().filter(is_mendable);
+    let found = review(file).findings.into_iter().filter(|finding| is_mendable(finding, wish));
     let mut out: Vec<Piece> = found
         .filter(|finding| wish.takes(finding.raw.rule, Wanted::Asked))
         .map(|finding| Piece {
@@ -118,29 +127,32 @@ pub fn pieces(file: &FileReading<'_>, wish: &Wish) -> Vec<Piece> {
         })
         .collect();
     if wish.fill_missing {
-        out.extend(draft::draft_file(file, Only::Partial, Inherit::None).drafted.into_iter().map(
-            |drafted| Piece {
-                rule: FILL,
-                declaration: Some(drafted.declaration),
-                at: file.outline.declaration(drafted.declaration).name_span.start,
-                message: "entries are missing".to_owned(),
-                edits: drafted.edits,
-            },
-        ));
+        let drafts = draft::draft_file(file, &|id| wish.is_about(id), Only::Partial, Inherit::None);
+        out.extend(drafts.drafted.into_iter().map(|drafted| Piece {
+            rule: FILL,
+            declaration: Some(drafted.declaration),
+            at: file.outline.declaration(drafted.declaration).name_span.start,
+            message: "entries are missing".to_owned(),
+            edits: drafted.edits,
+        }));
     }
-    out.extend(wish.wrap.iter().flat_map(|&width| wrap(file, width)).map(|edits| Piece {
-        rule: WRAP,
-        declaration: None,
-        at: edits[0].span.start,
-        message: "lines are too long".to_owned(),
-        edits,
+    out.extend(wish.wrap.iter().flat_map(|&width| wrap(file, width, &|id| wish.is_about(id))).map(|edits| {
+        Piece {
+            rule: WRAP,
+            declaration: None,
+            at: edits[0].span.start,
+            message: "lines are too long".to_owned(),
+            edits,
+        }
     }));
     out.sort_by_key(|piece| piece.at);
     out
 }
 
-fn is_mendable(finding: &Finding) -> bool {
-    finding.state == State::New && !finding.raw.edits.is_empty()
+fn is_mendable(finding: &Finding, wish: &Wish) -> bool {
+    finding.state == State::New
+        && !finding.raw.edits.is_empty()
+        && wish.only.as_ref().is_none_or(|only| finding.raw.declaration.is_some_and(|id| only.contains(&id)))
 }
 
 /// Returns the rules in the order in which they are mended: comments are put into place first, and names put right
@@ -190,8 +202,14 @@ impl Work {
     }
 
     /// Mends all that one rule found; where that makes matters worse, each finding by itself.
-    fn mend_rule(&mut self, file: &FileReading<'_>, rule: RuleId, refused: &mut Vec<(RuleId, u32)>) {
-        let mine = self.findings.iter().filter(|finding| finding.raw.rule == rule && is_mendable(finding));
+    fn mend_rule(
+        &mut self,
+        file: &FileReading<'_>,
+        (rule, wish): (RuleId, &Wish),
+        refused: &mut Vec<(RuleId, u32)>,
+    ) {
+        let mine =
+            self.findings.iter().filter(|finding| finding.raw.rule == rule && is_mendable(finding, wish));
         let repairs = disjoint(mine.map(|finding| finding.raw.edits.clone()).collect());
         let published = DECISIONS.contains(&rule.as_str());
         let made = self.make(file, &repairs, published, &mut |line| refused.push((rule, line)));
@@ -243,9 +261,9 @@ impl Work {
         true
     }
 
-    fn fill(&mut self, file: &FileReading<'_>) {
+    fn fill(&mut self, file: &FileReading<'_>, wish: &Wish) {
         let again = file.read_again(&self.text);
-        let drafts = draft::draft_file(&again, Only::Partial, Inherit::None).drafted;
+        let drafts = draft::draft_file(&again, &|id| wish.is_about(id), Only::Partial, Inherit::None).drafted;
         let edits = drafts.iter().flat_map(|drafted| drafted.edits.iter().cloned()).collect();
         let Ok(text) = Edits::new(edits).and_then(|edits| edits.apply(&self.text)) else { return };
         if !drafts.is_empty() {
@@ -255,8 +273,8 @@ impl Work {
         }
     }
 
-    fn wrap(&mut self, file: &FileReading<'_>, width: usize) {
-        let repairs = wrap(&file.read_again(&self.text), width);
+    fn wrap(&mut self, file: &FileReading<'_>, (width, wish): (usize, &Wish)) {
+        let repairs = wrap(&file.read_again(&self.text), width, &|id| wish.is_about(id));
         let made = self.make(file, &repairs, false, &mut |_| {});
         if made > 0 {
             self.done.insert(WRAP, made);

@@ -3,7 +3,7 @@
 
 use std::collections::HashSet;
 
-use crate::model::{Carrier, DocComment, RawComment};
+use crate::model::{Carrier, DeclId, DocComment, RawComment};
 use crate::notations::Lines;
 use crate::reading;
 use crate::review::FileReading;
@@ -11,14 +11,18 @@ use crate::text::{Edit, Source, Span};
 
 /// Returns, comment by comment from the first, the edits that bring its lines to at most `width` characters where
 /// words allow it.
-pub(super) fn wrap(file: &FileReading<'_>, width: usize) -> Vec<Vec<Edit>> {
+pub(super) fn wrap(
+    file: &FileReading<'_>,
+    width: usize,
+    is_about: &dyn Fn(DeclId) -> bool,
+) -> Vec<Vec<Edit>> {
     // Where columns are fixed, what stands beside the text is no text.
     if file.outline.columns.is_some() {
         return Vec::new();
     }
     let mut seen = HashSet::new();
     let mut out: Vec<Vec<Edit>> = Vec::new();
-    for id in file.outline.ids() {
+    for id in file.outline.ids().filter(|&id| is_about(id)) {
         let Some(comment) = file.outline.declaration(id).comment.doc.filter(|&comment| seen.insert(comment))
         else {
             continue;

@@ -81,6 +81,8 @@ pub struct RawFinding {
 pub enum State {
     /// Reported.
     New,
+    /// Accepted once, in a file of the project.
+    Accepted,
     /// Waived in the source, with the reason given there.
     Waived(String),
 }

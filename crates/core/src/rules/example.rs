@@ -178,7 +178,12 @@ fn stumbled(context: &Context<'_>, (code, text): (&Code<'_>, &str), parsers: &mu
         furthest = furthest.max(row);
     }
     // Parts that are left out make no mistake.
-    if text.contains("...") || text.contains(". . .") || text.contains('…') || text.contains("<<") || text.contains(">>") {
+    if text.contains("...")
+        || text.contains(". . .")
+        || text.contains('…')
+        || text.contains("<<")
+        || text.contains(">>")
+    {
         return None;
     }
     // Expressions one below the other, and what they give, are no statements and not meant as such.
