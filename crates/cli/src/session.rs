@@ -8,9 +8,9 @@ use vinequill_core::review::FileReading;
 use vinequill_core::settings::Settings;
 use vinequill_core::text::nearest;
 use vinequill_project::{
-    ACCEPTED_FILE, Accepted, Cache, ConfigSource, Configured, Decoded, Found, Left, Nested, Repository,
-    Reviewed, Selection, Since, Texts, Touched, Unread, Work, configure, decode, find_files, read_alone,
-    review_files, visit_files,
+    ACCEPTED_FILE, Accepted, Cache, ConfigSource, Configured, Decoded, Found, InRevision, Left, Nested,
+    Repository, Reviewed, Selection, Since, Texts, Touched, Unread, Work, configure, decode, find_files,
+    read_alone, review_files, visit_files,
 };
 
 use crate::exit::{Exit, Failure};
@@ -229,6 +229,48 @@ impl Session {
         }
         self.restrict(&mut visited);
         Ok(visited)
+    }
+
+    /// Leaves of the review of a file what the run is about.
+    pub(crate) fn restrict_one(&self, file: &mut Reviewed) {
+        if let Some((touched, _)) = &self.change {
+            touched.restrict(file);
+        }
+    }
+
+    /// Reviews the files as a revision had them, in the same folders and by the same standard.
+    pub(crate) fn review_revision(
+        &self,
+        common: &Common,
+        paths: &[PathBuf],
+        rev: &str,
+    ) -> Result<Vec<Reviewed>, Failure> {
+        let repository = Repository::around(&self.project.root).map_err(Failure::usage)?;
+        let commit = repository.commit(rev).map_err(Failure::usage)?;
+        let (selection, settings) = (self.selection(common), &self.project.settings);
+        let named: Vec<PathBuf> = paths.iter().map(|path| normal(&self.cwd.join(path))).collect();
+        let named = if named.is_empty() { default_paths(&self.project) } else { named };
+        let wanted = InRevision { root: &self.project.root, paths: &named, selection: &selection, settings };
+        let found = repository.found_in(commit, &wanted).map_err(Failure::usage)?;
+        let own = |file: &Found| self.nested.for_file(&file.path).unwrap_or(settings);
+        let mut files = Vec::with_capacity(found.len());
+        for (file, blob) in &found {
+            let read = repository.with_text((file, *blob), own(file));
+            files.extend(read.map_err(|error| Failure::Io(error.into()))?);
+        }
+        files.retain(|file| common.shard.is_none_or(|shard| shard.holds(&file.shown)));
+        let (nested, jobs, texts) = (&self.nested, common.jobs, Texts::NotNeeded);
+        let work = Work { files: &files, around: &[], settings, nested, jobs, cache: None, texts };
+        Ok(Visited::of(review_files(work).0).files)
+    }
+
+    /// Returns what is looked for besides paths.
+    fn selection(&self, common: &Common) -> Selection {
+        Selection {
+            languages: common.languages.clone(),
+            exclude: self.project.config.exclude.clone(),
+            include: common.include.clone(),
+        }
     }
 
     fn restrict(&self, visited: &mut Visited<Reviewed>) {

@@ -1,7 +1,7 @@
 //! How much is documented, and how fully. Levels, waivers and accepted findings change none of it.
 
 use crate::debt::{Debt, is_documented};
-use crate::model::{DeclId, EntryKind, Kind};
+use crate::model::{DeclId, EntryKind, Excuse, Kind};
 use crate::placeholder::is_placeholder;
 use crate::review::{Examined, FileReading, FileReview, Seen, Standing, undocumented_debt};
 
@@ -54,11 +54,45 @@ pub fn permille(part: u64, whole: u64) -> Option<u64> {
 /// Tallies the declarations of a file of which something is asked.
 #[must_use]
 pub fn tallies(file: &FileReading<'_>, review: &FileReview<'_>) -> Vec<Tally> {
-    let tally = |seen: &Seen<'_>| {
-        let declaration = file.outline.declaration(seen.id);
+    let tally = |(id, counts, _): (DeclId, Counts, Option<Excuse>)| {
+        let declaration = file.outline.declaration(id);
+        Tally { kind: declaration.kind, counts, at: declaration.name_span.start }
+    };
+    measured(file, review).map(tally).collect()
+}
+
+/// A declaration that lacks something, or is excused.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub struct Gap {
+    /// The declaration.
+    pub id: DeclId,
+    /// What it adds to the numbers.
+    pub counts: Counts,
+    /// Why nothing is asked of it, where an excuse applies.
+    pub excuse: Option<Excuse>,
+}
+
+/// Lists the declarations that are not complete, and those that are excused, in source order.
+#[must_use]
+pub fn gaps(file: &FileReading<'_>, review: &FileReview<'_>) -> Vec<Gap> {
+    let lacks =
+        |counts: &Counts| counts.complete < counts.declared || counts.items_present < counts.items_asked;
+    measured(file, review)
+        .filter(|(_, counts, excuse)| excuse.is_some() || lacks(counts))
+        .map(|(id, counts, excuse)| Gap { id, counts, excuse })
+        .collect()
+}
+
+fn measured<'r>(
+    file: &'r FileReading<'_>,
+    review: &'r FileReview<'_>,
+) -> impl Iterator<Item = (DeclId, Counts, Option<Excuse>)> + 'r {
+    review.seen.iter().filter_map(|seen| {
         let counts = match seen.standing {
             Standing::Skipped | Standing::NotAsked => return None,
-            Standing::Excused(_) => Counts { excused: 1, ..Counts::default() },
+            Standing::Excused(excuse) => {
+                return Some((seen.id, Counts { excused: 1, ..Counts::default() }, Some(excuse)));
+            }
             Standing::Asked => match &seen.examined {
                 None => {
                     let asked = 1 + owed_when_undocumented(file, seen.id);
@@ -67,9 +101,8 @@ pub fn tallies(file: &FileReading<'_>, review: &FileReview<'_>) -> Vec<Tally> {
                 Some(examined) => documented(file, seen, examined),
             },
         };
-        Some(Tally { kind: declaration.kind, counts, at: declaration.name_span.start })
-    };
-    review.seen.iter().filter_map(tally).collect()
+        Some((seen.id, counts, None))
+    })
 }
 
 /// Counts the entries that a draft would write, except those of subjects of which nothing is asked.

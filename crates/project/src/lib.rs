@@ -16,7 +16,7 @@ pub use accepted::{ACCEPTED_FILE, Accepted, AcceptedFailure, Fingerprint};
 pub use cache::Cache;
 pub use config::{ConfigFailure, Configured, Nested, Source as ConfigSource, configure, nearest_project};
 pub use decode::{Decoded, Encoding, ReadFailure, decode, read};
-pub use history::{BlobId, Change, CommitId, HistoryFailure, Repository, Since, Snapshot};
+pub use history::{BlobId, Change, CommitId, HistoryFailure, InRevision, Repository, Since, Snapshot};
 pub use run::{Reviewed, Texts, Unread, Visit, Work, read_alone, review_files, visit_files};
 pub use touched::Touched;
 pub use user::version_control_user;

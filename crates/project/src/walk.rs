@@ -77,7 +77,8 @@ pub enum WalkFailure {
 /// Folders of other people's code.
 const VENDORED: &[&str] = &["vendor", "third_party", "node_modules"];
 
-struct Filter<'a> {
+/// Decides which files are read.
+pub(crate) struct Filter<'a> {
     exclude: GlobSet,
     include: GlobSet,
     selection: &'a Selection,
@@ -95,12 +96,7 @@ pub fn find_files(
     selection: &Selection,
     settings: &Settings,
 ) -> Result<(Vec<Found>, Left, Vec<String>), WalkFailure> {
-    let filter = Filter {
-        exclude: globs(&selection.exclude)?,
-        include: globs(&selection.include)?,
-        selection,
-        settings,
-    };
+    let filter = Filter::of(selection, settings)?;
     let (mut found, mut left, mut refused) = (Vec::new(), Left::default(), Vec::new());
     for path in paths {
         if std::fs::symlink_metadata(path).is_err() {
@@ -134,6 +130,66 @@ pub fn find_files(
     Ok((found, left, refused))
 }
 
+impl<'a> Filter<'a> {
+    /// Compiles what was asked for.
+    pub(crate) fn of(selection: &'a Selection, settings: &'a Settings) -> Result<Self, WalkFailure> {
+        Ok(Self {
+            exclude: globs(&selection.exclude)?,
+            include: globs(&selection.include)?,
+            selection,
+            settings,
+        })
+    }
+
+    /// Decides on a file that may not be on disk.
+    pub(crate) fn of_revision(&self, path: &Path, shown: &str, named: bool) -> Option<Found> {
+        let name = shown.rsplit('/').next().unwrap_or_default();
+        let language = self.settings.language_of_file(name)?;
+        self.admit(path, (shown.to_owned(), language), named, &mut Left::default())
+    }
+
+    /// Decides on a file whose language is known; counts one that is left out.
+    fn admit(
+        &self,
+        path: &Path,
+        (shown, language): (String, &'static Language),
+        named: bool,
+        left: &mut Left,
+    ) -> Option<Found> {
+        let name = shown.rsplit('/').next().unwrap_or_default();
+        let chosen = &self.selection.languages;
+        // A header may turn out to be of C++ when it is read.
+        let may_be = |id: &str| {
+            id == language.id.as_str() || (id == "cpp" && name.to_ascii_lowercase().ends_with(".h"))
+        };
+        if !chosen.is_empty() && !chosen.iter().any(|id| may_be(id)) {
+            return None;
+        }
+        if !named && !self.include.is_match(&shown) {
+            if self.exclude.is_match(&shown) {
+                left.excluded += 1;
+                return None;
+            }
+            let mut folders = shown.split('/').rev().skip(1);
+            if folders.any(|folder| VENDORED.contains(&folder)) {
+                left.vendored += 1;
+                return None;
+            }
+            if is_generated_name(name) {
+                left.generated += 1;
+                return None;
+            }
+        }
+        let shared = !chosen.is_empty() && name.to_ascii_lowercase().ends_with(".h");
+        let only = match (shared, may_be_chosen(chosen, "c"), may_be_chosen(chosen, "cpp")) {
+            (true, true, false) => Some("c"),
+            (true, false, true) => Some("cpp"),
+            _ => None,
+        };
+        Some(Found { path: path.to_owned(), shown, language, named, only, given: None })
+    }
+}
+
 fn globs(patterns: &[String]) -> Result<GlobSet, WalkFailure> {
     let wrong = |pattern: &str| {
         let pattern = pattern.to_owned();
@@ -161,35 +217,7 @@ fn take(
         *left.unknown.entry(ending.to_owned()).or_default() += 1;
         return;
     };
-    let chosen = &filter.selection.languages;
-    // A header may turn out to be of C++ when it is read.
-    let may_be =
-        |id: &str| id == language.id.as_str() || (id == "cpp" && name.to_ascii_lowercase().ends_with(".h"));
-    if !chosen.is_empty() && !chosen.iter().any(|id| may_be(id)) {
-        return;
-    }
-    if !named && !filter.include.is_match(&shown) {
-        if filter.exclude.is_match(&shown) {
-            left.excluded += 1;
-            return;
-        }
-        let mut folders = shown.split('/').rev().skip(1);
-        if folders.any(|folder| VENDORED.contains(&folder)) {
-            left.vendored += 1;
-            return;
-        }
-        if is_generated_name(name) {
-            left.generated += 1;
-            return;
-        }
-    }
-    let shared = !chosen.is_empty() && name.to_ascii_lowercase().ends_with(".h");
-    let only = match (shared, may_be_chosen(chosen, "c"), may_be_chosen(chosen, "cpp")) {
-        (true, true, false) => Some("c"),
-        (true, false, true) => Some("cpp"),
-        _ => None,
-    };
-    found.push(Found { path: path.to_owned(), shown, language, named, only, given: None });
+    found.extend(filter.admit(path, (shown, language), named, left));
 }
 
 /// Returns the language of a file without an ending, by the first line that runs it.

@@ -4,14 +4,17 @@ use std::collections::BTreeMap;
 use std::path::PathBuf;
 
 use clap::{Args, ValueEnum};
-use vinequill_core::coverage::{Counts, permille};
+use vinequill_core::coverage::{self, Counts, permille};
+use vinequill_core::review::{FileReading, review};
+use vinequill_core::settings::Floor;
 use vinequill_project::{Reviewed, Texts};
 
-use crate::exit::{Done, Exit};
+use crate::exit::{Done, Exit, Failure};
 use crate::options::change::ChangeOptions;
 use crate::options::common::Common;
 use crate::options::output::{Pair, deliver};
 use crate::report;
+use crate::report::coverage::{Compared, FileGaps, Gap, Measured};
 use crate::session::Session;
 use crate::terminal;
 
@@ -23,12 +26,18 @@ pub(crate) struct Coverage {
     /// What the table's rows are
     #[arg(long, value_name = "WHAT", value_enum, default_value_t = By::Folder)]
     by: By,
-    /// Fail when fewer declarations are described, in percent
-    #[arg(long, value_name = "N", value_parser = parse_percent)]
-    floor: Option<f64>,
-    /// Fail when fewer declarations are complete, in percent
-    #[arg(long, value_name = "N", value_parser = parse_percent)]
-    complete_floor: Option<f64>,
+    /// Fail when fewer declarations are described, in percent; `keep`: than at --compare
+    #[arg(long, value_name = "N|keep", value_parser = parse_floor)]
+    floor: Option<Floor>,
+    /// Fail when fewer declarations are complete, in percent; `keep`: than at --compare
+    #[arg(long, value_name = "N|keep", value_parser = parse_floor)]
+    complete_floor: Option<Floor>,
+    /// Compare with a revision, and tell what rose and what fell, by file
+    #[arg(long, value_name = "REV", conflicts_with_all = ["since", "staged", "stdin_path"])]
+    compare: Option<String>,
+    /// List the declarations that lack something, worst files first; with -v also those excused
+    #[arg(long)]
+    list: bool,
     /// Form of the report
     #[arg(long, value_name = "F", value_enum, num_args = 1)]
     format: Vec<Format>,
@@ -61,6 +70,12 @@ enum Format {
     Text,
     /// For programs
     Json,
+    /// For a comment on a change
+    Markdown,
+    /// For spreadsheets
+    Csv,
+    /// A badge
+    Svg,
 }
 
 impl By {
@@ -75,10 +90,13 @@ impl By {
     }
 }
 
-fn parse_percent(text: &str) -> Result<f64, String> {
-    let number: f64 =
-        text.trim_end_matches('%').parse().map_err(|_| "it is a number from 0 to 100".to_owned())?;
-    if (0.0..=100.0).contains(&number) { Ok(number) } else { Err("it is a number from 0 to 100".to_owned()) }
+fn parse_floor(text: &str) -> Result<Floor, String> {
+    if text == "keep" {
+        return Ok(Floor::Keep(vinequill_core::settings::Keep::Keep));
+    }
+    let wrong = || "it is a number from 0 to 100, or `keep`".to_owned();
+    let number: f64 = text.trim_end_matches('%').parse().map_err(|_| wrong())?;
+    if (0.0..=100.0).contains(&number) { Ok(Floor::Percent(number)) } else { Err(wrong()) }
 }
 
 impl Coverage {
@@ -86,29 +104,98 @@ impl Coverage {
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
         let mut session = Session::open(&self.common, &self.paths)?;
         session.narrow(&self.change, false)?;
-        let visited = session.review(&self.common, Texts::NotNeeded)?;
-        let (total, groups) = group(&visited.files, self.by, &session);
-        let left = session.left_out(&visited.turned_out());
+        let kept =
+            [self.floor, self.complete_floor].iter().any(|floor| matches!(floor, Some(Floor::Keep(_))));
+        if kept && self.compare.is_none() {
+            return Err(Failure::usage(anyhow::anyhow!(
+                "a floor of `keep` is that of another revision; name it with `--compare`"
+            )));
+        }
+        let (files, lists, mut exit, left) = self.measure(&session)?;
+        let (total, groups) = group(&files, self.by, &session);
+        let before = match &self.compare {
+            Some(rev) => Some(session.review_revision(&self.common, &self.paths, rev)?),
+            None => None,
+        };
+        let compared = before.as_ref().zip(self.compare.as_deref()).map(|(before, rev)| {
+            let (before_total, _) = group(before, self.by, &session);
+            Compared { rev, total: before_total, files: changed_files(before, &files, &session) }
+        });
+        let measured = Measured {
+            total,
+            by: self.by,
+            groups: &groups,
+            left: &left,
+            change: session.change_name().unwrap_or_default(),
+            compared: compared.as_ref(),
+            lists: self.list.then_some(lists.as_slice()),
+            excused: self.common.verbose,
+        };
         for pair in pairs {
             let text = match pair.format_as() {
-                Some(Format::Json) => report::json::coverage(total, self.by.as_str(), &groups),
-                Some(Format::Text) | None => report::coverage::render(total, self.by, &groups, &left),
+                Some(Format::Json) => report::json::measured(&measured),
+                Some(Format::Markdown) => report::coverage::markdown(&measured),
+                Some(Format::Csv) => report::coverage::csv(&measured),
+                Some(Format::Svg) => report::coverage::badge(total),
+                Some(Format::Text) | None => report::coverage::render(&measured),
             };
             deliver(pair.file.as_deref(), &text)?;
         }
+        exit = exit.max(self.floors(&session, &files, (total, compared.map(|compared| compared.total))));
+        Ok(exit)
+    }
+
+    /// Measures the files; lists what they lack where that is asked for.
+    fn measure(&self, session: &Session) -> Result<(Vec<Reviewed>, Vec<FileGaps>, Exit, String), Failure> {
+        if !self.list {
+            let visited = session.review(&self.common, Texts::NotNeeded)?;
+            let left = session.left_out(&visited.turned_out());
+            let exit = session.complain(visited.unread.iter());
+            return Ok((visited.files, Vec::new(), exit, left));
+        }
+        let visited = session.visit(&self.common, |_, reading, decoded| {
+            (Reviewed::of(reading, decoded.encoding), gaps(session, reading))
+        })?;
+        let left = session.left_out(&visited.turned_out());
         let exit = session.complain(visited.unread.iter());
-        Ok(exit.max(self.floors(&session, &visited.files, total)))
+        let (mut files, mut lists): (Vec<Reviewed>, Vec<FileGaps>) = visited.files.into_iter().unzip();
+        files.iter_mut().for_each(|file| session.restrict_one(file));
+        lists.retain(|file| !file.gaps.is_empty());
+        // The worst first: where most is missing.
+        lists.sort_by(|a, b| b.missing().cmp(&a.missing()).then_with(|| a.path.cmp(&b.path)));
+        Ok((files, lists, exit, left))
     }
 
     /// Tells of floors that were missed: of all, and of the folders that have one of their own.
-    fn floors(&self, session: &Session, files: &[Reviewed], total: Counts) -> Exit {
+    fn floors(
+        &self,
+        session: &Session,
+        files: &[Reviewed],
+        (total, before): (Counts, Option<Counts>),
+    ) -> Exit {
         let settings = &session.project.settings;
-        let mut exit = self
-            .floor
-            .or(settings.floor)
-            .map_or(Exit::Clean, |floor| check_floor(floor, (total.described, total.declared), "described"));
-        if let Some(floor) = self.complete_floor.or(settings.complete_floor) {
-            exit = exit.max(check_floor(floor, (total.complete, total.declared), "complete"));
+        let of = |counts: Counts, complete: bool| {
+            (if complete { counts.complete } else { counts.described }, counts.declared)
+        };
+        let mut exit = Exit::Clean;
+        let floors = [
+            (self.floor.or(settings.floor), false, "described"),
+            (self.complete_floor.or(settings.complete_floor), true, "complete"),
+        ];
+        for (floor, complete, what) in floors {
+            exit = exit.max(match floor {
+                None => Exit::Clean,
+                Some(Floor::Percent(percent)) => check_floor(percent, of(total, complete), what),
+                Some(Floor::Keep(_)) => match before {
+                    Some(before) => check_kept(of(before, complete), of(total, complete), what),
+                    None => {
+                        terminal::remark(&format!(
+                            "the floor `keep` ({what}) was not checked: `--compare REV` says with what"
+                        ));
+                        Exit::Clean
+                    }
+                },
+            });
         }
         for (folder, floor) in &settings.folder_floors {
             let folder = folder.trim_start_matches("./").trim_end_matches('/');
@@ -124,6 +211,28 @@ impl Coverage {
     }
 }
 
+/// Lists what the declarations of a file lack.
+fn gaps(session: &Session, reading: &FileReading<'_>) -> FileGaps {
+    let review = review(reading);
+    let path = reading.source.path();
+    let gap = |gap: coverage::Gap| {
+        let declaration = reading.outline.declaration(gap.id);
+        Gap {
+            line: reading.source.line(declaration.name_span.start),
+            kind: declaration.kind.as_str(),
+            qualified: declaration.qualified.to_string(),
+            counts: gap.counts,
+            excuse: gap.excuse.map(vinequill_core::model::Excuse::as_str),
+        }
+    };
+    let is_about =
+        |gap: &coverage::Gap| session.is_about(path, reading.outline.declaration(gap.id).name_span.start);
+    FileGaps {
+        path: session.typed_path(path),
+        gaps: coverage::gaps(reading, &review).into_iter().filter(is_about).map(gap).collect(),
+    }
+}
+
 /// Tells when a share, of nothing or more, is below a floor in percent.
 fn check_floor(floor: f64, (part, whole): (u64, u64), what: &str) -> Exit {
     let Some(tenths) = permille(part, whole) else { return Exit::Clean };
@@ -134,6 +243,38 @@ fn check_floor(floor: f64, (part, whole): (u64, u64), what: &str) -> Exit {
     }
     terminal::complain(&format!("{}.{} % {what}, below the floor of {floor} %", tenths / 10, tenths % 10));
     Exit::Found
+}
+
+/// Tells when a share is lower than it was; compared exactly, not as printed.
+fn check_kept((part, whole): (u64, u64), (new_part, new_whole): (u64, u64), what: &str) -> Exit {
+    let (Some(was), Some(is)) = (permille(part, whole), permille(new_part, new_whole)) else {
+        return Exit::Clean;
+    };
+    if u128::from(new_part) * u128::from(whole) >= u128::from(part) * u128::from(new_whole) {
+        return Exit::Clean;
+    }
+    terminal::complain(&format!(
+        "{}.{} % {what}, and it was {}.{} %: {new_part} of {new_whole} instead of {part} of {whole}",
+        is / 10,
+        is % 10,
+        was / 10,
+        was % 10
+    ));
+    Exit::Found
+}
+
+/// Returns the files whose numbers changed, by path, as they were and as they are.
+fn changed_files(before: &[Reviewed], now: &[Reviewed], session: &Session) -> Vec<(String, Counts, Counts)> {
+    let mut out: BTreeMap<String, (Counts, Counts)> = BTreeMap::new();
+    for (files, is_now) in [(before, false), (now, true)] {
+        for file in files {
+            let counts = out.entry(session.typed_path(file.source.path())).or_default();
+            for tally in &file.tallies {
+                if is_now { counts.1.add(tally.counts) } else { counts.0.add(tally.counts) }
+            }
+        }
+    }
+    out.into_iter().filter(|(_, (was, is))| was != is).map(|(path, (was, is))| (path, was, is)).collect()
 }
 
 /// Groups the numbers; worst first where people read them, that is, least complete.

@@ -5,6 +5,7 @@ use vinequill_core::model::{Finding, Level, State};
 use vinequill_core::text::{Source, Span};
 use vinequill_project::{Encoding, Reviewed};
 
+use super::coverage::Measured;
 use super::{View, wire};
 
 /// The format of a review, with its version.
@@ -140,12 +141,56 @@ fn fingerprint(parts: &[&str]) -> String {
 
 /// Renders coverage.
 pub(crate) fn coverage(total: Counts, by: &str, groups: &[(String, Counts)]) -> String {
-    let group = |(name, counts): &'_ (String, Counts)| wire::Group {
-        name: name.clone().into(),
+    pretty(&shape_of(total, by, groups))
+}
+
+fn shape_of<'a>(total: Counts, by: &'a str, groups: &'a [(String, Counts)]) -> wire::Coverage<'a> {
+    let group = |(name, counts): &'a (String, Counts)| wire::Group {
+        name: name.as_str().into(),
         counts: numbers(*counts),
     };
-    let groups = groups.iter().map(group).collect();
-    pretty(&wire::Coverage { format: COVERAGE_FORMAT.into(), total: numbers(total), by: by.into(), groups })
+    wire::Coverage {
+        format: COVERAGE_FORMAT.into(),
+        total: numbers(total),
+        by: by.into(),
+        groups: groups.iter().map(group).collect(),
+        compared: None,
+        list: None,
+    }
+}
+
+/// Renders coverage with all that was asked for besides.
+pub(crate) fn measured(measured: &Measured<'_>) -> String {
+    let mut out = shape_of(measured.total, measured.by.as_str(), measured.groups);
+    out.compared = measured.compared.map(|compared| wire::Compared {
+        revision: compared.rev.into(),
+        total: numbers(compared.total),
+        files: compared
+            .files
+            .iter()
+            .map(|(path, was, is)| wire::ComparedFile {
+                path: path.as_str().into(),
+                before: numbers(*was),
+                now: numbers(*is),
+            })
+            .collect(),
+    });
+    out.list = measured.lists.map(|lists| {
+        let rows = lists.iter().flat_map(|file| file.gaps.iter().map(move |gap| (file, gap)));
+        rows.filter(|(_, gap)| measured.excused || gap.excuse.is_none())
+            .map(|(file, gap)| wire::Gap {
+                path: file.path.as_str().into(),
+                line: gap.line,
+                declaration: gap.qualified.as_str().into(),
+                kind: gap.kind.into(),
+                described: gap.counts.described > 0,
+                items_asked: gap.counts.items_asked,
+                items_present: gap.counts.items_present,
+                excuse: gap.excuse.map(Into::into),
+            })
+            .collect()
+    });
+    pretty(&out)
 }
 
 fn numbers(counts: Counts) -> wire::Counts {

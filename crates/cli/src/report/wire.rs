@@ -99,6 +99,44 @@ pub(crate) struct Coverage<'a> {
     pub(crate) total: Counts,
     pub(crate) by: Cow<'a, str>,
     pub(crate) groups: Vec<Group<'a>>,
+    /// Only with `--compare`.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub(crate) compared: Option<Compared<'a>>,
+    /// Only with `--list`.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub(crate) list: Option<Vec<Gap<'a>>>,
+}
+
+/// What another revision had.
+#[derive(Clone, Debug, Serialize, Deserialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
+pub(crate) struct Compared<'a> {
+    pub(crate) revision: Cow<'a, str>,
+    pub(crate) total: Counts,
+    pub(crate) files: Vec<ComparedFile<'a>>,
+}
+
+/// A file whose numbers changed.
+#[derive(Clone, Debug, Serialize, Deserialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
+pub(crate) struct ComparedFile<'a> {
+    pub(crate) path: Cow<'a, str>,
+    pub(crate) before: Counts,
+    pub(crate) now: Counts,
+}
+
+/// A declaration that lacks something, or is excused.
+#[derive(Clone, Debug, Serialize, Deserialize)]
+#[cfg_attr(test, derive(schemars::JsonSchema))]
+pub(crate) struct Gap<'a> {
+    pub(crate) path: Cow<'a, str>,
+    pub(crate) line: u32,
+    pub(crate) declaration: Cow<'a, str>,
+    pub(crate) kind: Cow<'a, str>,
+    pub(crate) described: bool,
+    pub(crate) items_asked: u64,
+    pub(crate) items_present: u64,
+    pub(crate) excuse: Option<Cow<'a, str>>,
 }
 
 /// Numbers of coverage.

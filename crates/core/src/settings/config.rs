@@ -83,14 +83,32 @@ pub struct Config {
     pub base: Option<Box<Config>>,
 }
 
+/// The least share that is allowed.
+#[derive(Clone, Copy, Debug, PartialEq, Deserialize, schemars::JsonSchema)]
+#[serde(untagged)]
+pub enum Floor {
+    /// In percent.
+    Percent(f64),
+    /// Not lower than what is compared with.
+    Keep(Keep),
+}
+
+/// The word for a floor that moves along.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Deserialize, schemars::JsonSchema)]
+#[serde(rename_all = "kebab-case")]
+pub enum Keep {
+    /// Not lower than before.
+    Keep,
+}
+
 /// The table `[coverage]`.
 #[derive(Clone, Debug, Default, PartialEq, Deserialize, schemars::JsonSchema)]
 #[serde(rename_all = "kebab-case", deny_unknown_fields)]
 pub struct CoverageConfig {
     /// The least share of described declarations, in percent.
-    pub floor: Option<f64>,
+    pub floor: Option<Floor>,
     /// The least share of complete declarations, in percent.
-    pub complete_floor: Option<f64>,
+    pub complete_floor: Option<Floor>,
     /// The least share of described declarations below a folder, in percent, by the folder's path.
     #[serde(default)]
     pub folders: BTreeMap<String, f64>,

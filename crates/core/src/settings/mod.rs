@@ -7,8 +7,8 @@ mod profile;
 mod resolve;
 
 pub use config::{
-    Ask, Config, CoverageConfig, DemandConfig, DraftConfig, Fill, HeaderConfig, LanguageConfig, Opening,
-    PlainDemand,
+    Ask, Config, CoverageConfig, DemandConfig, DraftConfig, Fill, Floor, HeaderConfig, Keep, LanguageConfig,
+    Opening, PlainDemand,
 };
 pub use error::ConfigError;
 pub use levels::{LevelSetting, covers, level_of};

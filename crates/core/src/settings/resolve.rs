@@ -5,7 +5,7 @@ use std::collections::BTreeMap;
 use super::ConfigError;
 use regex::Regex;
 
-use super::config::{Ask, Config, Fill, LanguageConfig, Opening};
+use super::config::{Ask, Config, Fill, Floor, LanguageConfig, Opening};
 use super::levels::{LevelSetting, covers, level_of};
 use crate::model::{Excuse, Kind, LanguageId, Level, NotationId, RuleId, Surface};
 use crate::reading::{Demand, Language, Owe};
@@ -43,9 +43,9 @@ pub struct Settings {
     /// The size in bytes from which a file is left unread.
     pub max_file_size: u64,
     /// The least share of described declarations, in percent.
-    pub floor: Option<f64>,
+    pub floor: Option<Floor>,
     /// The least share of complete declarations, in percent.
-    pub complete_floor: Option<f64>,
+    pub complete_floor: Option<Floor>,
     /// The least shares of described declarations below folders, in percent, by path.
     pub folder_floors: Vec<(String, f64)>,
     /// What stands where a person should write.
@@ -273,7 +273,13 @@ fn language_settings(
 
 fn check_floors(config: &Config) -> Result<(), ConfigError> {
     let coverage = &config.coverage;
-    let mut all = coverage.floor.iter().chain(&coverage.complete_floor).chain(coverage.folders.values());
+    let percent = |floor: &Floor| match floor {
+        Floor::Percent(percent) => Some(*percent),
+        Floor::Keep(_) => None,
+    };
+    let floors = coverage.floor.iter().chain(&coverage.complete_floor).filter_map(percent);
+    let all: Vec<f64> = floors.chain(coverage.folders.values().copied()).collect();
+    let mut all = all.iter();
     match all.find(|floor| !(0.0..=100.0).contains(*floor)) {
         Some(&floor) => Err(ConfigError::Floor(floor)),
         None => Ok(()),

@@ -2,6 +2,7 @@
 //! checked out, and nothing is written.
 
 mod changes;
+mod revision;
 
 use std::collections::HashMap;
 use std::path::{Path, PathBuf};
@@ -10,6 +11,7 @@ use gix::bstr::ByteSlice;
 use gix::objs::tree::EntryKind;
 
 pub use changes::{Change, Since};
+pub use revision::InRevision;
 
 /// A revision, or history, that cannot be had.
 #[derive(Debug, thiserror::Error)]
@@ -37,6 +39,9 @@ pub enum HistoryFailure {
         /// The way out.
         hint: String,
     },
+    /// A glob does not compile.
+    #[error("{0}")]
+    Pattern(String),
     /// The repository cannot be read.
     #[error("the repository cannot be read: {0}")]
     Broken(String),
