@@ -38,6 +38,8 @@ enum Command {
     Mend(commands::mend::Mend),
     /// Bring docstrings into one notation; shows a diff unless told otherwise
     Recast(commands::recast::Recast),
+    /// Are we getting better?
+    Trend(commands::trend::Trend),
     /// What does the tool think this declares?
     Outline(commands::outline::Outline),
     /// Accept today's findings, so that a review tells only of new ones
@@ -74,6 +76,7 @@ pub fn run(arguments: impl IntoIterator<Item = OsString>) -> Exit {
         Command::Draft(command) => command.run(),
         Command::Mend(command) => command.run(),
         Command::Recast(command) => command.run(),
+        Command::Trend(command) => command.run(&pairs),
         Command::Outline(command) => command.run(&pairs),
         Command::Accept(command) => command.run(),
         Command::Merge(command) => command.run(&pairs),

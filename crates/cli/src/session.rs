@@ -247,11 +247,9 @@ impl Session {
     ) -> Result<Vec<Reviewed>, Failure> {
         let repository = Repository::around(&self.project.root).map_err(Failure::usage)?;
         let commit = repository.commit(rev).map_err(Failure::usage)?;
-        let (selection, settings) = (self.selection(common), &self.project.settings);
-        let named: Vec<PathBuf> = paths.iter().map(|path| normal(&self.cwd.join(path))).collect();
-        let named = if named.is_empty() { default_paths(&self.project) } else { named };
-        let wanted = InRevision { root: &self.project.root, paths: &named, selection: &selection, settings };
-        let found = repository.found_in(commit, &wanted).map_err(Failure::usage)?;
+        let settings = &self.project.settings;
+        let found = self.with_wanted(common, paths, |wanted, _| repository.found_in(commit, wanted));
+        let found = found.map_err(Failure::usage)?;
         let own = |file: &Found| self.nested.for_file(&file.path).unwrap_or(settings);
         let mut files = Vec::with_capacity(found.len());
         for (file, blob) in &found {
@@ -262,6 +260,20 @@ impl Session {
         let (nested, jobs, texts) = (&self.nested, common.jobs, Texts::NotNeeded);
         let work = Work { files: &files, around: &[], settings, nested, jobs, cache: None, texts };
         Ok(Visited::of(review_files(work).0).files)
+    }
+
+    /// Calls `run` with which files of a revision count, and the settings of folders.
+    pub(crate) fn with_wanted<T>(
+        &self,
+        common: &Common,
+        paths: &[PathBuf],
+        run: impl FnOnce(&InRevision<'_>, &Nested) -> T,
+    ) -> T {
+        let selection = self.selection(common);
+        let named: Vec<PathBuf> = paths.iter().map(|path| normal(&self.cwd.join(path))).collect();
+        let paths = if named.is_empty() { default_paths(&self.project) } else { named };
+        let (root, settings) = (&self.project.root, &self.project.settings);
+        run(&InRevision { root, paths: &paths, selection: &selection, settings }, &self.nested)
     }
 
     /// Returns what is looked for besides paths.

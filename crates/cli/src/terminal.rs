@@ -53,6 +53,11 @@ pub(crate) fn is_watched() -> bool {
     std::io::stdout().is_terminal()
 }
 
+/// Tells whether somebody looks on at how far the work is.
+pub(crate) fn shows_progress() -> bool {
+    std::io::stderr().is_terminal()
+}
+
 /// Tells whether a person can be asked.
 pub(crate) fn can_ask() -> bool {
     std::io::stdin().is_terminal() && std::io::stdout().is_terminal()

@@ -8,6 +8,7 @@ mod decode;
 mod history;
 mod run;
 mod touched;
+mod trend;
 mod user;
 mod walk;
 mod write;
@@ -16,9 +17,12 @@ pub use accepted::{ACCEPTED_FILE, Accepted, AcceptedFailure, Fingerprint};
 pub use cache::Cache;
 pub use config::{ConfigFailure, Configured, Nested, Source as ConfigSource, configure, nearest_project};
 pub use decode::{Decoded, Encoding, ReadFailure, decode, read};
-pub use history::{BlobId, Change, CommitId, HistoryFailure, InRevision, Repository, Since, Snapshot};
+pub use history::{
+    BlobId, Change, CommitId, From, HistoryFailure, InRevision, Repository, Since, Snapshot, Step,
+};
 pub use run::{Reviewed, Texts, Unread, Visit, Work, read_alone, review_files, visit_files};
 pub use touched::Touched;
+pub use trend::{Point, trend};
 pub use user::version_control_user;
 pub use walk::{Found, Left, Selection, WalkFailure, find_files};
 pub use write::{WriteFailure, write};

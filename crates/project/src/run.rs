@@ -138,7 +138,7 @@ pub enum Texts {
 
 /// How many bytes of text are held with what was read of them, until all files have told what they know;
 /// files beyond are read a second time, so that memory does not grow with the project.
-const HELD_BYTES: u64 = 48 << 20;
+pub(crate) const HELD_BYTES: u64 = 48 << 20;
 
 /// Marks of generated files, looked for in their first lines.
 const GENERATED: &[&str] = &[
@@ -150,7 +150,7 @@ const GENERATED: &[&str] = &[
 ];
 
 /// Tells whether the first twenty lines say that a file is generated.
-fn is_generated(text: &str) -> bool {
+pub(crate) fn is_generated(text: &str) -> bool {
     let head: String = text.lines().take(20).map(|line| line.to_ascii_lowercase() + "\n").collect();
     let says_so = |mark: &&str| match *mark {
         "do not edit" => head.contains("do not edit") && head.contains("generated"),
@@ -316,7 +316,7 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
     Ran { results: in_order(results), known: Some((state, known)), note }
 }
 
-fn workers(jobs: usize) -> rayon::ThreadPool {
+pub(crate) fn workers(jobs: usize) -> rayon::ThreadPool {
     rayon::ThreadPoolBuilder::new()
         .num_threads(jobs)
         .stack_size(8 << 20)
@@ -324,7 +324,7 @@ fn workers(jobs: usize) -> rayon::ThreadPool {
         .expect("starting worker threads fails only when the system has none left")
 }
 
-fn in_order<T>(done: Vec<Vec<(usize, T)>>) -> Vec<T> {
+pub(crate) fn in_order<T>(done: Vec<Vec<(usize, T)>>) -> Vec<T> {
     let mut done: Vec<(usize, T)> = done.into_iter().flatten().collect();
     done.sort_by_key(|&(at, _)| at);
     done.into_iter().map(|(_, result)| result).collect()
@@ -427,7 +427,7 @@ fn look<'a>(
 
 /// Spreads work over the workers of a pool: each takes the next piece when it is done with one. Returns what each
 /// has done.
-fn spread<T: Send>(
+pub(crate) fn spread<T: Send>(
     pool: &rayon::ThreadPool,
     order: &[usize],
     work: impl Fn(usize, &mut Parsers) -> T + Sync,

@@ -12,3 +12,4 @@ pub(crate) mod outline;
 pub(crate) mod recast;
 pub(crate) mod review;
 pub(crate) mod rules;
+pub(crate) mod trend;

@@ -193,7 +193,7 @@ pub(crate) fn measured(measured: &Measured<'_>) -> String {
     pretty(&out)
 }
 
-fn numbers(counts: Counts) -> wire::Counts {
+pub(super) fn numbers(counts: Counts) -> wire::Counts {
     let percent = |part| {
         permille(part, counts.declared).map(|tenths| {
             #[expect(clippy::cast_precision_loss, reason = "at most 1000")]

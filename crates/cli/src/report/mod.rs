@@ -11,6 +11,7 @@ mod papers;
 pub(crate) mod sarif;
 pub(crate) mod short;
 pub(crate) mod text;
+pub(crate) mod trend;
 pub(crate) mod wire;
 
 use std::collections::BTreeMap;

@@ -2,6 +2,7 @@
 //! checked out, and nothing is written.
 
 mod changes;
+mod line;
 mod revision;
 
 use std::collections::HashMap;
@@ -11,6 +12,7 @@ use gix::bstr::ByteSlice;
 use gix::objs::tree::EntryKind;
 
 pub use changes::{Change, Since};
+pub use line::{From, Step};
 pub use revision::InRevision;
 
 /// A revision, or history, that cannot be had.
