@@ -1,16 +1,17 @@
 //! What every command that reads source does first: find the project, its settings and the files.
 
-use std::collections::BTreeMap;
+use std::collections::{BTreeMap, HashMap};
 use std::path::{Path, PathBuf};
 
 use anyhow::Context;
+use vinequill_core::model::Finding;
 use vinequill_core::review::FileReading;
 use vinequill_core::settings::Settings;
 use vinequill_core::text::nearest;
 use vinequill_project::{
     ACCEPTED_FILE, Accepted, Cache, ConfigSource, Configured, Decoded, Found, InRevision, Left, Nested,
     Repository, Reviewed, Selection, Since, Texts, Touched, Unread, Work, configure, decode, find_files,
-    read_alone, review_files, visit_files,
+    read_alone, review_files, stale_in_history, visit_files,
 };
 
 use crate::exit::{Exit, Failure};
@@ -176,15 +177,17 @@ impl Session {
                 self.files[at].given = change.staged.clone().and_then(|bytes| decode(bytes, label));
             }
         }
-        let touched = Touched::of(&changes, &self.files, (&self.project.settings, &self.nested));
+        let name = match &since {
+            Since::Revision(rev) => format!("since {rev}"),
+            Since::Staged => "staged".to_owned(),
+        };
+        let said = if since == Since::Staged { "in what is staged" } else { &name };
+        let settings = (&self.project.settings, &self.nested);
+        let touched = Touched::of((&changes, said), &self.files, settings);
         // The others still tell what they know.
         let (told, others) = self.files.drain(..).partition(|file| touched.has_file(&file.shown));
         self.files = told;
         self.around.extend::<Vec<Found>>(others);
-        let name = match since {
-            Since::Revision(rev) => format!("since {rev}"),
-            Since::Staged => "staged".to_owned(),
-        };
         self.change = Some((touched, name));
         Ok(())
     }
@@ -219,16 +222,39 @@ impl Session {
         Ok(self.accepted()?.is_some())
     }
 
-    /// Reviews, and marks what was accepted before.
-    pub(crate) fn review_with_accepted(&self, common: &Common) -> Result<Visited<Reviewed>, Failure> {
+    /// Reviews, adds comments that were left behind, and marks what was accepted before. `history` looks for such
+    /// comments in all of the history, not only in a change.
+    pub(crate) fn review_with_accepted(
+        &self,
+        common: &Common,
+        history: bool,
+    ) -> Result<Visited<Reviewed>, Failure> {
         let accepted = self.accepted()?;
         let mut visited = self.review_whole(common, Texts::Needed)?;
+        let stale = if history { self.stale_in_history()? } else { HashMap::new() };
+        for reviewed in &mut visited.files {
+            let path = reviewed.source.path().to_owned();
+            let found = match &self.change {
+                Some((touched, _)) => touched.stale(&path),
+                None => stale.get(&path).map_or(&[][..], Vec::as_slice),
+            };
+            let Ok(at) = self.files.binary_search_by(|file| file.shown.as_str().cmp(&path)) else { continue };
+            let settings = self.nested.for_file(&self.files[at].path).unwrap_or(&self.project.settings);
+            reviewed.add(found, (&self.files[at], settings));
+        }
         if let Some(accepted) = accepted {
             let exists = |path: &str| self.project.root.join(path).is_file();
             visited.gone = accepted.mark(&mut visited.files, &exists);
         }
         self.restrict(&mut visited);
         Ok(visited)
+    }
+
+    fn stale_in_history(&self) -> Result<HashMap<String, Vec<Finding>>, Failure> {
+        let repository = Repository::around(&self.project.root).map_err(Failure::usage)?;
+        let now = jiff::Timestamp::now().as_second();
+        let settings = (&self.project.settings, &self.nested);
+        stale_in_history(&repository, &self.files, settings, now).map_err(Failure::usage)
     }
 
     /// Leaves of the review of a file what the run is about.

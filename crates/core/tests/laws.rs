@@ -6,7 +6,7 @@ use vinequill_core::model::{Dialect, Labels, Level};
 use vinequill_core::proof::only_comments_changed;
 use vinequill_core::reading::Parsers;
 use vinequill_core::review::{self, FileReading};
-use vinequill_core::rules::{self, Rule};
+use vinequill_core::rules::{self, Check, Rule};
 use vinequill_core::text::{Edits, Source};
 use vinequill_core::{languages, notations, testing};
 
@@ -31,7 +31,8 @@ fn ids_are_subject_dot_fault_sorted_and_unique() {
 
 #[test]
 fn every_example_fires_its_rule_and_is_silent_once_mended() {
-    for rule in rules::ALL {
+    // What only an earlier text shows has tests of its own.
+    for rule in rules::ALL.iter().filter(|rule| !matches!(rule.check, Check::History)) {
         let id = rule.id.as_str();
         let before = fired(rule, rule.example.before);
         assert!(before.iter().any(|found| found == id), "{id} does not fire on its example: {before:?}");

@@ -7,6 +7,7 @@ mod config;
 mod decode;
 mod history;
 mod run;
+mod stale;
 mod touched;
 mod trend;
 mod user;
@@ -18,9 +19,10 @@ pub use cache::Cache;
 pub use config::{ConfigFailure, Configured, Nested, Source as ConfigSource, configure, nearest_project};
 pub use decode::{Decoded, Encoding, ReadFailure, decode, read};
 pub use history::{
-    BlobId, Change, CommitId, From, HistoryFailure, InRevision, Repository, Since, Snapshot, Step,
+    BlobId, Change, CommitId, From, HistoryFailure, InRevision, Repository, Since, Snapshot, Step, Version,
 };
 pub use run::{Reviewed, Texts, Unread, Visit, Work, read_alone, review_files, visit_files};
+pub use stale::stale_in_history;
 pub use touched::Touched;
 pub use trend::{Point, trend};
 pub use user::version_control_user;

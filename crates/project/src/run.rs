@@ -58,6 +58,23 @@ impl Reviewed {
         }
     }
 
+    /// Adds findings that were made elsewhere in `file`, of which this is the review.
+    pub fn add(&mut self, findings: &[Finding], (file, settings): (&Found, &Settings)) {
+        if findings.is_empty() {
+            return;
+        }
+        if self.findings.is_empty() {
+            // Without findings nobody held the text.
+            let Ok((decoded, source)) = load(file, settings) else { return };
+            (self.encoding, self.source) = (decoded.encoding, source);
+        }
+        self.findings.extend_from_slice(findings);
+        self.findings.sort_by(|a, b| {
+            (a.raw.span.start, a.raw.rule, &a.raw.subject)
+                .cmp(&(b.raw.span.start, b.raw.rule, &b.raw.subject))
+        });
+    }
+
     /// Returns what is to be kept of it.
     fn stored(&self, index: ContentHash) -> StoredReview {
         StoredReview::of(index, &self.findings, (&self.tallies, self.unparsed_bytes))

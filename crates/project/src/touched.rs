@@ -6,15 +6,17 @@ use std::sync::Mutex;
 
 use rayon::prelude::*;
 use smol_str::SmolStr;
-use vinequill_core::change::{Shape, shapes, touched};
+use vinequill_core::change::{Shape, left_behind, shapes, touched};
+use vinequill_core::model::{DeclId, Finding};
 use vinequill_core::reading::{Halves, Parsers};
-use vinequill_core::review::FileReading;
+use vinequill_core::review::{FileReading, report_stale};
 use vinequill_core::settings::Settings;
 use vinequill_core::text::Source;
 
 use crate::decode::decode;
 use crate::history::Change;
 use crate::run::{Reviewed, source_of};
+use crate::stale::is_wanted;
 use crate::{Found, Nested};
 
 /// The declarations that a change touches.
@@ -29,6 +31,8 @@ struct TouchedFile {
     names: HashSet<u32>,
     /// Hashes of the lines that the file had before.
     lines: HashSet<u64>,
+    /// Comments that the change left behind.
+    stale: Vec<Finding>,
 }
 
 /// What the halves of one thing have in common: the part of their paths, and the qualified name.
@@ -36,15 +40,22 @@ type Half = (String, SmolStr);
 
 impl Touched {
     /// Works out what changes touch. `files` are those that are told of; the half of a touched declaration in
-    /// another of them is touched as well.
+    /// another of them is touched as well. `name` says in messages what the change is.
     #[must_use]
-    pub fn of(changes: &[Change], files: &[Found], (settings, nested): (&Settings, &Nested)) -> Self {
+    pub fn of(
+        (changes, name): (&[Change], &str),
+        files: &[Found],
+        (settings, nested): (&Settings, &Nested),
+    ) -> Self {
         let by_path: HashMap<&str, &Found> = files.iter().map(|file| (file.shown.as_str(), file)).collect();
         let halves: Mutex<HashSet<Half>> = Mutex::default();
         let settings = |file: &Found| nested.for_file(&file.path).unwrap_or(settings);
         let each = |change: &Change| {
             let file = *by_path.get(change.path.as_str())?;
-            let (language, now) = read_shapes(file, settings(file))?;
+            let source = source_of(file, settings(file)).ok()?;
+            let reading =
+                FileReading::read_first(&source, file.language, settings(file), &mut Parsers::new());
+            let (language, now) = (reading.language.halves, shapes(&reading));
             let label = settings(file).language(file.language.id).encoding.as_deref();
             let before = change.before.clone().and_then(|bytes| decode(bytes, label));
             let before = before.map(|decoded| decoded.text);
@@ -61,6 +72,13 @@ impl Touched {
                 {
                     halves.insert((common.to_owned(), shape.qualified.clone()));
                 }
+            }
+            if is_wanted(&reading) {
+                let stale = left_behind(&was, &now).into_iter().map(|(at, what)| {
+                    let id = DeclId(u32::try_from(at).unwrap_or(u32::MAX));
+                    (id, format!("{what} {name}, and this comment is as it was; read it again"))
+                });
+                out.stale = report_stale(&reading, stale.collect());
             }
             out.lines = before.iter().flat_map(|text| text.lines()).map(line_hash).collect();
             Some((change.path.clone(), out))
@@ -122,6 +140,12 @@ impl Touched {
     #[must_use]
     pub fn has(&self, path: &str, name: u32) -> bool {
         self.files.get(path).is_some_and(|file| file.names.contains(&name))
+    }
+
+    /// Returns the comments of a file that the change left behind.
+    #[must_use]
+    pub fn stale(&self, path: &str) -> &[Finding] {
+        self.files.get(path).map_or(&[], |file| file.stale.as_slice())
     }
 
     /// Leaves of a review what is touched: of findings that are a file's own, those on lines that are new.

@@ -31,7 +31,7 @@ impl Accept {
         let session = Session::open(&self.common, &self.paths)?;
         let (path, _) = session.accepted_file();
         let before = session.accepted()?;
-        let visited = session.review_with_accepted(&self.common)?;
+        let visited = session.review_with_accepted(&self.common, false)?;
         let mut accepted = before.clone().unwrap_or_default();
         let added = if self.prune { 0 } else { accepted.accept(&visited.files) };
         if self.prune {

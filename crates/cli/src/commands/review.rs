@@ -28,6 +28,9 @@ pub(crate) struct Review {
     /// Show notes, not only their number
     #[arg(long)]
     notes: bool,
+    /// Look in version control for comments that are older than their signatures
+    #[arg(long, conflicts_with_all = ["since", "staged", "stdin_path"])]
+    history: bool,
     /// Form of the report
     #[arg(long, value_name = "F", value_enum, num_args = 1)]
     format: Vec<Format>,
@@ -62,7 +65,7 @@ impl Review {
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
         let mut session = Session::open(&self.common, &self.paths)?;
         session.narrow(&self.change, false)?;
-        let visited = session.review_with_accepted(&self.common)?;
+        let visited = session.review_with_accepted(&self.common, self.history)?;
         self.report(&session, &visited, pairs)
     }
 
@@ -73,6 +76,7 @@ impl Review {
             fail_on: None,
             all: true,
             notes: false,
+            history: false,
             format: Vec::new(),
             output: Vec::new(),
             change: ChangeOptions::default(),

@@ -89,5 +89,6 @@ fn schemas_are_those_of_the_types() {
     hold("schema/vinequill.toml.json", &schema::<Config>());
     hold("schema/review.json", &schema::<wire::Review<'static>>());
     hold("schema/coverage.json", &schema::<wire::Coverage<'static>>());
+    hold("schema/trend.json", &schema::<super::trend::Wire<'static>>());
     hold("schema/outline.json", &schema::<wire::Outline<'static>>());
 }

@@ -32,7 +32,8 @@ fn only_what_a_change_touches_is_told() {
     assert_eq!(repository.found(&["--since", "HEAD"]), [""; 0]);
     // A parameter touches its declaration, and no other.
     repository.write("scale.py", &SCALE.replace("load, tare", "load, tare, wet"));
-    assert_eq!(repository.found(&["--since", "HEAD"]), ["param.missing weigh", "param.missing weigh"]);
+    let found = repository.found(&["--since", "HEAD"]);
+    assert_eq!(found, ["param.missing weigh", "param.missing weigh", "comment.stale weigh"]);
     assert_eq!(repository.found(&[]).len(), 4);
     // A new file is new as a whole.
     repository.write("gate.py", "def open(width):\n    print(width)\n");
@@ -224,4 +225,47 @@ fn the_trend_follows_the_first_parents() {
     assert_eq!(&repository.workshop.read("trend.png")[1..4], b"PNG");
     assert_eq!(repository.run(&["trend", "--from", "2027-01-01"]).code, 2);
     assert_eq!(repository.run(&["trend", "--chart", "trend.gif"]).code, 2);
+}
+
+#[test]
+fn comments_that_stayed_behind_are_told() {
+    let repository = Repository::with(&[("scale.py", SCALE)]);
+    repository.write("scale.py", &SCALE.replace("def weigh(load, tare)", "def weigh(load, tare, limit)"));
+    let stale = |arguments: &[&str]| {
+        let ran = repository.run(&[&["review", "--format", "short"], arguments].concat());
+        ran.out.lines().filter(|line| line.contains("comment.stale")).map(str::to_owned).collect::<Vec<_>>()
+    };
+    assert_eq!(stale(&[]), [""; 0]);
+    let found = stale(&["--since", "HEAD"]);
+    let wanted = "parameter `limit` was added since HEAD, and this comment is as it was; read it again";
+    assert!(found.len() == 1 && found[0].ends_with(wanted), "{found:?}");
+    repository.commit("A limit", "2026-04-15T08:00:00+00:00");
+    assert_eq!(stale(&["--since", "HEAD"]), [""; 0]);
+    let found = stale(&["--history"]);
+    let short = repository.git(&["rev-parse", "--short", "HEAD"]);
+    let wanted = format!(
+        "parameter `limit` was added in {}, 14 weeks after this comment; read it again",
+        short.trim()
+    );
+    assert!(found.len() == 1 && found[0].ends_with(&wanted), "{found:?}");
+    // Formatting and moves count for nothing; a word about it settles it.
+    let text = String::from_utf8(repository.workshop.read("scale.py")).unwrap();
+    repository
+        .write("scale.py", &text.replace("(load, tare, limit)", "(\n    load,\n    tare,\n    limit\n)"));
+    repository.commit("Format", "2026-04-16T08:00:00+00:00");
+    assert_eq!(stale(&["--history"]).len(), 1);
+    repository.write("scale.py", &text.replace("Weigh a crate.", "Weigh a crate, up to a limit."));
+    repository.commit("Say so", "2026-04-17T08:00:00+00:00");
+    assert_eq!(stale(&["--history"]), [""; 0]);
+    // What the source waives is waived.
+    let waived = text.replace(
+        "    Args:",
+        "    vinequill: waive comment.stale -- the limit is told elsewhere\n\n    Args:",
+    );
+    repository.write("scale.py", &waived);
+    repository.commit("Waive", "2026-04-18T08:00:00+00:00");
+    repository.write("scale.py", &waived.replace("tare, limit", "tare, limit, wet"));
+    assert_eq!(stale(&["--history"]), [""; 0]);
+    let report = repository.run(&["review", "--notes"]).out;
+    assert!(!report.contains("waiver.unused"), "{report}");
 }

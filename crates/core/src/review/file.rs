@@ -9,7 +9,7 @@ use super::{FileReading, Standing, Standings};
 use crate::debt::{Debt, Debtor};
 use crate::model::{
     Construction, DeclId, Declaration, Dialect, DocComment, EntryKind, Finding, Kind, Level, Name,
-    RawFinding, Signature, State,
+    RawFinding, Related, Signature, State,
 };
 use crate::notations;
 use crate::pairing::{self, Match, Pairing};
@@ -284,6 +284,31 @@ fn check_file(file: &FileContext<'_>, raw: &mut Vec<RawFinding>) {
             check(file, &mut Findings::new(rule.id, None, raw));
         }
     }
+}
+
+/// Reports that comments are older than the signatures they stand on, each with what changed since: what only earlier
+/// texts of the file tell.
+#[must_use]
+pub fn report_stale(file: &FileReading<'_>, found: Vec<(DeclId, String)>) -> Vec<Finding> {
+    let raw = found.into_iter().filter_map(|(id, message)| {
+        Some(RawFinding {
+            rule: rules::STALE.id,
+            span: file.doc(id)?.span,
+            declaration: Some(id),
+            subject: SmolStr::default(),
+            message,
+            suggestion: None,
+            related: vec![Related {
+                span: file.outline.declaration(id).name_span,
+                label: "what it describes has changed".to_owned(),
+            }],
+            edits: Vec::new(),
+            only_note: false,
+        })
+    });
+    let mut findings: Vec<Finding> = raw.filter_map(|raw| levelled(file, raw)).collect();
+    Waivers::of(file).waive(file, &mut findings);
+    findings
 }
 
 fn levelled(file: &FileReading<'_>, raw: RawFinding) -> Option<Finding> {

@@ -10,5 +10,5 @@ mod waivers;
 
 pub(crate) use asked::owner_of;
 pub use asked::{Standing, Standings};
-pub use file::{Examined, FileReview, Seen, examine, review, signature_of, undocumented_debt};
+pub use file::{Examined, FileReview, Seen, examine, report_stale, review, signature_of, undocumented_debt};
 pub use reading::FileReading;

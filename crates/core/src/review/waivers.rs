@@ -10,7 +10,7 @@ use smol_str::SmolStr;
 use super::FileReading;
 use crate::model::{CommentId, DeclId, Finding, Level, Outline, RawFinding, RuleId, State};
 use crate::reading::INSTRUCTION;
-use crate::rules::{self, UNUSED};
+use crate::rules::{self, STALE, UNUSED};
 use crate::settings::covers;
 use crate::text::{Source, Span, narrow, nearest};
 
@@ -134,6 +134,20 @@ impl Waivers {
         if self.0.is_empty() {
             return;
         }
+        self.waive(file, findings);
+        let level = file.settings.level(UNUSED.id);
+        if level == Level::None {
+            return;
+        }
+        for waiver in self.0.iter().filter(|waiver| !waiver.used) {
+            if let Some(message) = reproach(file, waiver) {
+                findings.push(unused(waiver, message, level));
+            }
+        }
+    }
+
+    /// Waives what the source says.
+    pub(super) fn waive(&mut self, file: &FileReading<'_>, findings: &mut [Finding]) {
         let mut known: HashMap<DeclId, Vec<CommentId>> = HashMap::new();
         let mut by_comment: HashMap<CommentId, Vec<usize>> = HashMap::new();
         let mut of_file: Vec<usize> = Vec::new();
@@ -155,15 +169,6 @@ impl Waivers {
                 finding.state = State::Waived(waiver.reason.clone());
             }
         }
-        let level = file.settings.level(UNUSED.id);
-        if level == Level::None {
-            return;
-        }
-        for waiver in self.0.iter().filter(|waiver| !waiver.used) {
-            if let Some(message) = reproach(file, waiver) {
-                findings.push(unused(waiver, message, level));
-            }
-        }
     }
 }
 
@@ -181,7 +186,8 @@ fn reproach(file: &FileReading<'_>, waiver: &Waiver) -> Option<String> {
             "this waiver of `{pattern}` has no reason and counts for nothing; add one behind `--`"
         ));
     }
-    let ran = known.any(|rule| file.settings.level(rule.id) != Level::None);
+    // What only earlier texts tell was not asked for here.
+    let ran = known.any(|rule| rule.id != STALE.id && file.settings.level(rule.id) != Level::None);
     ran.then(|| format!("there is nothing to waive for `{pattern}` here; remove the waiver"))
 }
 

@@ -139,6 +139,21 @@ fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
 }
 
+/// Only version control knows what was there before: whoever has both texts asks for it.
+pub(crate) static STALE: Rule = Rule {
+    id: RuleId::new("comment.stale"),
+    level: Level::Note,
+    says: "version control shows that the signature changed in a later commit than the comment",
+    why: "Code moved on and the comment did not: read it again, and change it or leave it on purpose.",
+    example: Example {
+        language: "java",
+        config: "",
+        before: "/** Weighs a crate, in kg. */\npublic double weigh(int crate, double tare) { return 0; }\n",
+        after: "/** Weighs a crate without its tare, in kg. */\npublic double weigh(int crate, double tare) { return 0; }\n",
+    },
+    check: Check::History,
+};
+
 fn stray(file: &FileContext<'_>, findings: &mut Findings<'_>) {
     let comments = &file.outline.comments;
     for (at, comment) in comments.iter().enumerate().skip(1) {

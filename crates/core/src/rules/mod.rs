@@ -29,6 +29,7 @@ mod visible;
 mod waiver;
 mod yields;
 
+pub(crate) use comment::STALE;
 pub use context::{Asking, Context, FileContext, Findings};
 pub use examples::{FurtherExample, further_examples, further_examples_of};
 pub(crate) use file::has_header;
@@ -45,6 +46,7 @@ pub static ALL: &[&Rule] = &[
     &comment::EMPTY,
     &comment::MISSING,
     &comment::ORDINARY,
+    &STALE,
     &comment::STRAY,
     &deprecated::MISMATCH,
     &example::MISSING,

@@ -52,4 +52,6 @@ pub enum Check {
     File(fn(&FileContext<'_>, &mut Findings<'_>)),
     /// What the review itself finds when all rules have run.
     Afterwards,
+    /// What only shows beside an earlier text of the file; its example is the present text.
+    History,
 }

@@ -4,6 +4,7 @@
 mod changes;
 mod line;
 mod revision;
+mod versions;
 
 use std::collections::HashMap;
 use std::path::{Path, PathBuf};
@@ -14,6 +15,7 @@ use gix::objs::tree::EntryKind;
 pub use changes::{Change, Since};
 pub use line::{From, Step};
 pub use revision::InRevision;
+pub use versions::Version;
 
 /// A revision, or history, that cannot be had.
 #[derive(Debug, thiserror::Error)]
