@@ -10,6 +10,7 @@ mod options;
 mod report;
 mod session;
 mod terminal;
+mod watch;
 
 use std::ffi::OsString;
 

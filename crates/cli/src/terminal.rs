@@ -53,6 +53,17 @@ pub(crate) fn is_watched() -> bool {
     std::io::stdout().is_terminal()
 }
 
+/// Makes room for a report that takes the place of the one before: a clear screen where somebody looks on.
+pub(crate) fn begin_anew() -> std::io::Result<()> {
+    if !is_watched() {
+        return Ok(());
+    }
+    // ECMA-48: the cursor goes home, and all that is on the screen is erased; what was scrolled away stays.
+    let mut out = std::io::stdout().lock();
+    out.write_all(b"\x1b[H\x1b[2J")?;
+    out.flush()
+}
+
 /// Tells whether somebody looks on at how far the work is.
 pub(crate) fn shows_progress() -> bool {
     std::io::stderr().is_terminal()

@@ -83,6 +83,9 @@ struct Changed {
     after: i64,
 }
 
+/// A change of the signature that was met on the way back: what it was, the commit, and when.
+type Later = (String, Option<gix::ObjectId>, i64);
+
 /// One file on its way back through the history.
 struct Walk<'a> {
     file: &'a Found,
@@ -114,7 +117,7 @@ impl Walk<'_> {
                 _ => None,
             }
         };
-        let mut open: Vec<(usize, Shape, Option<(String, Option<gix::ObjectId>, i64)>)> = present
+        let mut open: Vec<(usize, Shape, Option<Later>)> = present
             .iter()
             .enumerate()
             .filter(|(_, shape)| shape.is_commented() && alone(present, shape).is_some())

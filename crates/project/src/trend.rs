@@ -56,11 +56,12 @@ pub fn trend(
         let mut fresh: Vec<(Found, BlobId)> = Vec::new();
         for (file, blob) in &found {
             let content = (file.shown.clone(), *blob);
-            if !known.contains_key(&content) {
-                match repository.with_text((file, *blob), settings(file))? {
-                    Some(read) => fresh.push((read, *blob)),
-                    None => _ = known.insert(content, None),
-                }
+            if known.contains_key(&content) {
+                continue;
+            }
+            match repository.with_text((file, *blob), settings(file))? {
+                Some(read) => fresh.push((read, *blob)),
+                None => _ = known.insert(content, None),
             }
         }
         if !fresh.is_empty() {
@@ -79,11 +80,14 @@ pub fn trend(
     Ok(points)
 }
 
+/// Finds the settings that hold for a file.
+type SettingsOf<'a, 's> = dyn Fn(&Found) -> &'s Settings + Sync + 'a;
+
 /// Reads contents that were not seen before, among all that their commit has.
 fn measure<'s>(
     pool: &rayon::ThreadPool,
     fresh: &[(Found, BlobId)],
-    (found, settings): (&[(Found, BlobId)], &(dyn Fn(&Found) -> &'s Settings + Sync)),
+    (found, settings): (&[(Found, BlobId)], &SettingsOf<'_, 's>),
     known: &mut HashMap<Content, Option<Known>>,
 ) {
     let order: Vec<usize> = (0..fresh.len()).collect();

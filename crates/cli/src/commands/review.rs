@@ -6,13 +6,14 @@ use clap::{Args, ValueEnum};
 use vinequill_core::model::{Level, State};
 use vinequill_project::Reviewed;
 
-use crate::exit::{Done, Exit};
+use crate::exit::{Done, Exit, Failure};
 use crate::options::change::ChangeOptions;
 use crate::options::common::{Common, parse_level_word};
 use crate::options::output::{Pair, deliver};
 use crate::report::{self, Totals};
 use crate::session::{Session, TurnedOut, Visited};
 use crate::terminal;
+use crate::watch::Watch;
 
 /// Options of `review`.
 #[derive(Debug, Args)]
@@ -31,6 +32,9 @@ pub(crate) struct Review {
     /// Look in version control for comments that are older than their signatures
     #[arg(long, conflicts_with_all = ["since", "staged", "stdin_path"])]
     history: bool,
+    /// Review again whatever changes, until it is interrupted
+    #[arg(long, conflicts_with = "stdin_path")]
+    watch: bool,
     /// Form of the report
     #[arg(long, value_name = "F", value_enum, num_args = 1)]
     format: Vec<Format>,
@@ -63,10 +67,37 @@ enum Format {
 impl Review {
     /// Reviews and reports.
     pub(crate) fn run(&self, pairs: &[Pair]) -> Done {
+        let (session, visited) = self.look()?;
+        let mut exit = self.report(&session, &visited, pairs)?;
+        if self.watch {
+            let mut shown = self.render(&session, &visited, pairs)?;
+            let watch = Watch::of(&session)?;
+            terminal::remark("watching; interrupt it to end");
+            while watch.wait() {
+                match self.look() {
+                    Ok((session, visited)) => {
+                        let now = self.render(&session, &visited, pairs)?;
+                        // Nothing moves on the screen where nothing changed.
+                        if now != shown {
+                            terminal::begin_anew()?;
+                            exit = self.report(&session, &visited, pairs)?;
+                            shown = now;
+                        }
+                    }
+                    // A mistake in the settings is told, and mended while it is watched.
+                    Err(Failure::Usage(error)) => terminal::complain(&format!("{error:#}")),
+                    Err(failure) => return Err(failure),
+                }
+            }
+        }
+        Ok(exit)
+    }
+
+    fn look(&self) -> Result<(Session, Visited<Reviewed>), Failure> {
         let mut session = Session::open(&self.common, &self.paths)?;
         session.narrow(&self.change, false)?;
         let visited = session.review_with_accepted(&self.common, self.history)?;
-        self.report(&session, &visited, pairs)
+        Ok((session, visited))
     }
 
     /// Reviews the files of a session, as the demo does.
@@ -77,6 +108,7 @@ impl Review {
             all: true,
             notes: false,
             history: false,
+            watch: false,
             format: Vec::new(),
             output: Vec::new(),
             change: ChangeOptions::default(),
@@ -84,11 +116,16 @@ impl Review {
         }
     }
 
-    /// Reports what a review found.
-    pub(crate) fn report(&self, session: &Session, visited: &Visited<Reviewed>, pairs: &[Pair]) -> Done {
-        let Visited { files, unread, gone } = visited;
+    /// Renders the reports, each with the file it goes to.
+    fn render(
+        &self,
+        session: &Session,
+        visited: &Visited<Reviewed>,
+        pairs: &[Pair],
+    ) -> Result<Vec<(Option<PathBuf>, String)>, Failure> {
+        let Visited { files, gone, .. } = visited;
         let totals = Totals::of(files);
-        let fail_on = self.fail_on.unwrap_or(session.project.settings.fail_on);
+        let mut out = Vec::with_capacity(pairs.len());
         for pair in pairs {
             let view = report::View {
                 session,
@@ -108,16 +145,32 @@ impl Review {
                 Some(Format::Sarif) => {
                     report::sarif::render(&report::json::shape(&view), session.compares()?)
                 }
-                Some(Format::Junit) => report::junit::render(&report::json::shape(&view), fail_on),
+                Some(Format::Junit) => {
+                    report::junit::render(&report::json::shape(&view), self.fail_on(session))
+                }
                 Some(Format::Markdown) => {
                     let about = session.change_name().unwrap_or_default();
                     report::markdown::render(&report::json::shape(&view), about)
                 }
             };
-            deliver(pair.file.as_deref(), &text)?;
+            out.push((pair.file.clone(), text));
         }
-        let mut exit = session.complain(unread.iter());
-        if session.files.is_empty() && self.common.stdin_path.is_none() && session.change_name().is_none() {
+        Ok(out)
+    }
+
+    fn fail_on(&self, session: &Session) -> Level {
+        self.fail_on.unwrap_or(session.project.settings.fail_on)
+    }
+
+    /// Reports what a review found.
+    pub(crate) fn report(&self, session: &Session, visited: &Visited<Reviewed>, pairs: &[Pair]) -> Done {
+        for (file, text) in self.render(session, visited, pairs)? {
+            deliver(file.as_deref(), &text)?;
+        }
+        let totals = Totals::of(&visited.files);
+        let mut exit = session.complain(visited.unread.iter());
+        let narrowed = session.change_name().is_some() || self.common.shard.is_some();
+        if session.files.is_empty() && self.common.stdin_path.is_none() && !narrowed {
             let left = session.left_out(&TurnedOut::default());
             let hint = if left.is_empty() { String::new() } else { format!(" (not reviewed: {left})") };
             terminal::complain(&format!(
@@ -132,8 +185,10 @@ impl Review {
             ));
             exit = exit.max(Exit::Incomplete);
         }
+        let fail_on = self.fail_on(session);
         let fails = fail_on != Level::None
-            && files
+            && visited
+                .files
                 .iter()
                 .flat_map(|file| &file.findings)
                 .any(|finding| finding.level >= fail_on && finding.state == State::New);

@@ -92,7 +92,7 @@ impl Gap {
 }
 
 /// Returns the rows that count, worst first.
-fn worst_first<'a>(groups: &'a [(String, Counts)]) -> Vec<&'a (String, Counts)> {
+fn worst_first(groups: &[(String, Counts)]) -> Vec<&(String, Counts)> {
     let mut rows: Vec<&(String, Counts)> = groups.iter().filter(|(_, counts)| counts.declared > 0).collect();
     rows.sort_by_key(|(name, counts)| (permille(counts.described, counts.declared), name.clone()));
     rows

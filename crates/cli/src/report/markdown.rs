@@ -79,7 +79,7 @@ fn table(out: &mut String, findings: &[&Finding<'_>]) {
 /// Makes a text safe in a cell: neither a bar nor markup of its own breaks out. Code spans stay.
 fn cell(text: &str) -> String {
     let mut out = String::with_capacity(text.len());
-    let spans = text.matches('`').count() % 2 == 0;
+    let spans = text.matches('`').count().is_multiple_of(2);
     let mut code = false;
     for c in text.chars() {
         match c {

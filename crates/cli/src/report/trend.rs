@@ -149,7 +149,7 @@ fn bars(rows: &[Row], of: fn(Counts) -> u64) -> String {
         Some(tenths) => HEIGHTS[usize::try_from(tenths * 7 / 1000).unwrap_or(0).min(7)],
         None => ' ',
     };
-    newest_kept.iter().rev().map(|row| bar(row)).collect()
+    newest_kept.iter().rev().map(bar).collect()
 }
 
 /// Draws a chart whose lines are named where they end.
@@ -173,6 +173,15 @@ const DESCRIBED: RGBColor = RGBColor(0x8e, 0x6b, 0xa6);
 const COMPLETE: RGBColor = RGBColor(0x3f, 0x23, 0x4f);
 const INK: RGBColor = RGBColor(0x2d, 0x2a, 0x24);
 const RULE: RGBColor = RGBColor(0xdd, 0xd8, 0xcc);
+
+/// What a line shows of the numbers.
+type Part = fn(Counts) -> u64;
+
+/// How high the name of a line is, in pixels.
+const NAME_HEIGHT: f64 = 20.0;
+
+/// How high a percent is, in pixels, give or take one.
+const PIXELS_A_PERCENT: f64 = 3.8;
 
 fn plot<B: DrawingBackend>(area: &DrawingArea<B, plotters::coord::Shift>, rows: &[Row]) -> anyhow::Result<()>
 where
@@ -209,11 +218,16 @@ where
         .y_label_formatter(&|share| format!("{share:.0} %"))
         .draw()
         .map_err(failed)?;
-    let lines: [(&str, RGBColor, fn(Counts) -> u64); 2] = [
-        ("described", DESCRIBED, |counts| counts.described),
-        ("complete", COMPLETE, |counts| counts.complete),
+    // Names that would lie upon each other are moved apart.
+    let last_of = |of: Part| rows.last().and_then(|row| percent(of(row.counts), row.counts)).unwrap_or(0.0);
+    let apart = last_of(|counts| counts.described) - last_of(|counts| counts.complete);
+    #[expect(clippy::cast_possible_truncation, reason = "a few pixels")]
+    let nudge = ((NAME_HEIGHT - apart * PIXELS_A_PERCENT).max(0.0) / 2.0) as i32;
+    let lines: [(&str, RGBColor, Part, i32); 2] = [
+        ("described", DESCRIBED, |counts| counts.described, -nudge),
+        ("complete", COMPLETE, |counts| counts.complete, nudge),
     ];
-    for (name, color, of) in lines {
+    for (name, color, of, moved) in lines {
         let points: Vec<(i64, f64)> =
             rows.iter().filter_map(|row| Some((row.seconds, percent(of(row.counts), row.counts)?))).collect();
         chart.draw_series(LineSeries::new(points.iter().copied(), color.stroke_width(3))).map_err(failed)?;
@@ -221,7 +235,7 @@ where
         chart.draw_series(std::iter::once(Circle::new((end, value), 4, color.filled()))).map_err(failed)?;
         let style = ("sans-serif", 17).into_font().color(&color);
         let label = format!("{name} {value:.1} %");
-        let text = EmptyElement::at((end, value)) + Text::new(label, (10, -9), style);
+        let text = EmptyElement::at((end, value)) + Text::new(label, (10, moved - 9), style);
         chart.draw_series(std::iter::once(text)).map_err(failed)?;
     }
     area.present().map_err(failed)

@@ -329,3 +329,28 @@ fn what_only_looks_like_a_header_of_c_is_counted_and_left_alone() {
     assert!(ran.out.contains("not reviewed    1 Objective-C"), "{}", ran.out);
     assert!(!ran.out.contains("Press.h"), "{}", ran.out);
 }
+
+#[test]
+fn what_changes_is_reviewed_again_while_it_is_watched() {
+    use std::io::{BufRead, BufReader};
+
+    let workshop = Workshop::with(&[("scale.py", "def weigh(load):\n    print(load)\n")]);
+    let mut child = workshop.start(&["review", "--watch", "--format", "short"]);
+    let (tell, lines) = std::sync::mpsc::channel();
+    let out = BufReader::new(child.stdout.take().unwrap());
+    std::thread::spawn(move || out.lines().map_while(Result::ok).try_for_each(|line| tell.send(line)));
+    let next = || lines.recv_timeout(std::time::Duration::from_secs(20)).unwrap();
+    assert!(next().contains("function `weigh` has no doc comment"));
+    // It says on standard error when it has begun to watch.
+    let mut err = BufReader::new(child.stderr.take().unwrap());
+    let mut line = String::new();
+    err.read_line(&mut line).unwrap();
+    assert!(line.contains("watching"), "{line}");
+    workshop.write("scale.py", b"def press(load):\n    print(load)\n");
+    assert!(next().contains("function `press` has no doc comment"));
+    // Settings take effect at once.
+    workshop.write("vinequill.toml", b"[rules]\n\"comment.missing\" = \"error\"\n");
+    assert!(next().contains("error comment.missing"));
+    child.kill().unwrap();
+    child.wait().unwrap();
+}

@@ -3,7 +3,7 @@
 use std::fs;
 use std::io::ErrorKind;
 use std::path::{Path, PathBuf};
-use std::process::{Command, Output, Stdio};
+use std::process::{Child, Command, Output, Stdio};
 
 /// A temporary folder with files in it.
 pub(crate) struct Workshop {
@@ -75,18 +75,24 @@ impl Workshop {
         }
     }
 
-    fn output(&self, arguments: &[&str], input: &[u8]) -> Output {
-        let mut child = Command::new(env!("CARGO_BIN_EXE_vinequill"))
+    /// Starts the program in the folder.
+    pub(crate) fn start(&self, arguments: &[&str]) -> Child {
+        Command::new(env!("CARGO_BIN_EXE_vinequill"))
             .args(arguments)
             .current_dir(self.dir.path())
             .env("XDG_CACHE_HOME", self.cache.path())
             .env_remove("NO_COLOR")
             .env_remove("COLUMNS")
+            .env_remove("GIT_INDEX_FILE")
             .stdin(Stdio::piped())
             .stdout(Stdio::piped())
             .stderr(Stdio::piped())
             .spawn()
-            .unwrap();
+            .unwrap()
+    }
+
+    fn output(&self, arguments: &[&str], input: &[u8]) -> Output {
+        let mut child = self.start(arguments);
         // What is refused by its options alone ends before it has read anything.
         let written = std::io::Write::write_all(&mut child.stdin.take().unwrap(), input);
         let refused = written.as_ref().is_err_and(|error| error.kind() == ErrorKind::BrokenPipe);

@@ -21,6 +21,9 @@ pub struct Version {
 /// An entry of a tree: what it is, and the object.
 type Entry = (EntryKind, gix::ObjectId);
 
+/// Takes a file that differs: its path, what it was, and what it is.
+type Each<'a> = dyn FnMut(&str, Option<BlobId>, Option<BlobId>) + 'a;
+
 impl Repository {
     /// Returns for each of some files of the project the commits that changed it, newest first. Only what differs from
     /// one commit to the next is looked into. Names that a file had before are not followed.
@@ -67,7 +70,7 @@ impl Repository {
         (before, now): (Option<gix::ObjectId>, Option<gix::ObjectId>),
         folder: &str,
         folders: &HashSet<String>,
-        each: &mut dyn FnMut(&str, Option<BlobId>, Option<BlobId>),
+        each: &mut Each<'_>,
     ) -> Result<(), HistoryFailure> {
         if before == now {
             return Ok(());

@@ -332,11 +332,6 @@ impl Pass<'_> {
             }
             return next;
         }
-        if self.is_tag(items, number) {
-            // The type was counted with its keyword.
-            head.last = Some(number);
-            return number + 1;
-        }
         if is_capital(word) {
             return self.take_capital(items, (number, at), group, head);
         }
@@ -389,25 +384,6 @@ impl Pass<'_> {
             self.take_specifier(items, (number, at), head);
         }
         number + 1
-    }
-
-    /// Tells whether a word in capitals is the tag of a type, as in `struct TANK *tank`, and no macro before one.
-    fn is_tag(&self, items: &[Item], number: usize) -> bool {
-        let Item::Word(at) = items[number] else { return false };
-        let behind_keyword = number > 0
-            && matches!(items[number - 1], Item::Word(before) if matches!(self.word(before), "struct" | "union" | "enum" | "class"));
-        behind_keyword
-            && is_capital(self.word(at))
-            && !looks_like_macro(self.word(at))
-            && match items.get(number + 1) {
-                Some(Item::Sign(sign, _)) => matches!(sign, b'*' | b'&'),
-                // A name, and nothing that a type of that name would have.
-                Some(Item::Word(_)) => !matches!(
-                    items.get(number + 2),
-                    Some(Item::Group(..) | Item::Word(_) | Item::Sign(b':', _))
-                ),
-                Some(Item::Group(..) | Item::Other(_)) | None => false,
-            }
     }
 
     /// Counts a word before the name: a type, or a word that can only be a macro.
@@ -476,6 +452,11 @@ impl Pass<'_> {
         group: Option<(usize, usize)>,
         head: &mut Head,
     ) -> usize {
+        if self.is_tag(items, number) {
+            // The type was counted with its keyword.
+            head.last = Some(number);
+            return number + 1;
+        }
         let Some((from, upto)) = group else {
             if head.named {
                 self.blank_lexeme(at);

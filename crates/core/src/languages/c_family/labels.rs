@@ -2,7 +2,7 @@
 
 use super::lexer::Sort;
 use super::mask::{Around, Item, Pass};
-use super::words::is_capital;
+use super::words::{is_capital, looks_like_macro};
 
 impl Pass<'_> {
     /// An access label: a word for it, perhaps with macros or further words, and a colon.
@@ -42,5 +42,24 @@ impl Pass<'_> {
         if kept.is_none() {
             self.blank_lexeme(colon);
         }
+    }
+
+    /// Tells whether a word in capitals is the tag of a type, as in `struct TANK *tank`, and no macro before one.
+    pub(super) fn is_tag(&self, items: &[Item], number: usize) -> bool {
+        let Item::Word(at) = items[number] else { return false };
+        let behind_keyword = number > 0
+            && matches!(items[number - 1], Item::Word(before) if matches!(self.word(before), "struct" | "union" | "enum" | "class"));
+        behind_keyword
+            && is_capital(self.word(at))
+            && !looks_like_macro(self.word(at))
+            && match items.get(number + 1) {
+                Some(Item::Sign(sign, _)) => matches!(sign, b'*' | b'&'),
+                // A name, and nothing that a type of that name would have.
+                Some(Item::Word(_)) => !matches!(
+                    items.get(number + 2),
+                    Some(Item::Group(..) | Item::Word(_) | Item::Sign(b':', _))
+                ),
+                Some(Item::Group(..) | Item::Other(_)) | None => false,
+            }
     }
 }
