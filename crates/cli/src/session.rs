@@ -254,7 +254,8 @@ impl Session {
         let repository = Repository::around(&self.project.root).map_err(Failure::usage)?;
         let now = jiff::Timestamp::now().as_second();
         let settings = (&self.project.settings, &self.nested);
-        stale_in_history(&repository, &self.files, settings, now).map_err(Failure::usage)
+        stale_in_history(&repository, &self.files, settings, (now, self.cache.as_ref()))
+            .map_err(Failure::usage)
     }
 
     /// Leaves of the review of a file what the run is about.

@@ -11,7 +11,7 @@ use crate::review::FileReading;
 use crate::text::Span;
 
 /// What of a declaration a change can touch.
-#[derive(Clone, Debug, PartialEq, Eq)]
+#[derive(Clone, Debug, PartialEq, Eq, serde::Serialize, serde::Deserialize)]
 pub struct Shape {
     /// Owners inside the file and the name, joined by dots.
     pub qualified: SmolStr,

@@ -298,20 +298,35 @@ impl Cache {
     pub(crate) fn write(&self, index: ContentHash, files: HashMap<SmolStr, Record>) {
         let written = SystemTime::now().duration_since(SystemTime::UNIX_EPOCH).unwrap_or_default();
         let kept = Kept { written, index, files };
-        let Some(folder) = self.path.parent() else { return };
-        let Ok(payload) = postcard::to_stdvec(&kept) else { return };
-        let write = || -> std::io::Result<()> {
-            std::fs::create_dir_all(folder)?;
-            let mut file = tempfile::NamedTempFile::new_in(folder)?;
-            file.write_all(MAGIC)?;
-            file.write_all(&hash(&payload))?;
-            file.write_all(&payload)?;
-            file.persist(&self.path)?;
-            Ok(())
-        };
-        if write().is_ok() {
-            tidy(folder);
-        }
+        store(&self.path, &kept);
+    }
+
+    /// Reads what is kept of the history; nothing where that is damaged or not there.
+    pub(crate) fn read_past<T: for<'de> Deserialize<'de>>(&self) -> Option<T> {
+        unpack(&std::fs::read(self.path.with_extension("past")).ok()?)
+    }
+
+    /// Writes what is known of the history. Fails in silence: without it all works as well.
+    pub(crate) fn write_past(&self, past: &impl Serialize) {
+        store(&self.path.with_extension("past"), past);
+    }
+}
+
+/// Writes a file of the cache whole, or not at all, and removes those that nobody has used for long.
+fn store(path: &Path, kept: &impl Serialize) {
+    let Some(folder) = path.parent() else { return };
+    let Ok(payload) = postcard::to_stdvec(kept) else { return };
+    let write = || -> std::io::Result<()> {
+        std::fs::create_dir_all(folder)?;
+        let mut file = tempfile::NamedTempFile::new_in(folder)?;
+        file.write_all(MAGIC)?;
+        file.write_all(&hash(&payload))?;
+        file.write_all(&payload)?;
+        file.persist(path)?;
+        Ok(())
+    };
+    if write().is_ok() {
+        tidy(folder);
     }
 }
 
@@ -321,7 +336,7 @@ fn program() -> Vec<u8> {
     stamp.map(|stamp| format!("{stamp:?}").into_bytes()).unwrap_or_default()
 }
 
-fn unpack(bytes: &[u8]) -> Option<Kept> {
+fn unpack<T: for<'de> Deserialize<'de>>(bytes: &[u8]) -> Option<T> {
     let rest = bytes.strip_prefix(MAGIC)?;
     let (said, payload) = rest.split_at_checked(32)?;
     if hash(payload) != said {

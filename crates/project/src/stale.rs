@@ -15,15 +15,18 @@ use vinequill_core::text::Source;
 use crate::decode::decode;
 use crate::history::{BlobId, HistoryFailure, Repository, Version};
 use crate::run::source_of;
-use crate::{Found, Nested};
+use crate::{Cache, Found, Nested};
 
 /// Tells whether the rule is on for the language of a file.
 pub(crate) fn is_wanted(file: &FileReading<'_>) -> bool {
     rules::find("comment.stale").is_some_and(|rule| file.settings.level(rule.id) != Level::None)
 }
 
-/// Finds comments that are older than their signatures, file by file. Each content is read once. `now` is the present
-/// time in seconds since 1970: what is not committed changed then.
+/// What the contents of files declared, by path and object: once it is known it never changes.
+type Past = HashMap<(String, String), Vec<Shape>>;
+
+/// Finds comments that are older than their signatures, file by file. Each content is read once, and what it declared is
+/// kept. `now` is the present time in seconds since 1970: what is not committed changed then.
 ///
 /// # Errors
 /// [`HistoryFailure`] when the history cannot be read.
@@ -31,19 +34,24 @@ pub fn stale_in_history(
     repository: &Repository,
     files: &[Found],
     (settings, nested): (&Settings, &Nested),
-    now: i64,
+    (now, cache): (i64, Option<&Cache>),
 ) -> Result<HashMap<String, Vec<Finding>>, HistoryFailure> {
     let paths: HashSet<&str> = files.iter().map(|file| file.shown.as_str()).collect();
     let versions = repository.versions(&paths)?;
+    let past: Past = cache.and_then(Cache::read_past).unwrap_or_default();
     // The repository is no business of several workers at once: what may be needed is taken out first.
     let mut texts: HashMap<BlobId, Vec<u8>> = HashMap::new();
-    for blob in
-        versions.values().flatten().flat_map(|version| version.before.into_iter().chain([version.now]))
+    for (path, version) in
+        versions.iter().flat_map(|(path, own)| own.iter().map(move |version| (path, version)))
     {
-        if let std::collections::hash_map::Entry::Vacant(free) = texts.entry(blob) {
-            free.insert(repository.bytes(blob)?);
+        for blob in version.before.into_iter().chain([version.now]) {
+            let known = past.contains_key(&(path.clone(), blob.to_string()));
+            if !known && let std::collections::hash_map::Entry::Vacant(free) = texts.entry(blob) {
+                free.insert(repository.bytes(blob)?);
+            }
         }
     }
+    let read: Mutex<Past> = Mutex::default();
     let shorts: HashMap<_, _> = versions
         .values()
         .flatten()
@@ -56,7 +64,7 @@ pub fn stale_in_history(
         if !is_wanted(&reading) {
             return None;
         }
-        let walk = Walk { file, settings, texts: &texts, read: Mutex::default() };
+        let walk = Walk { file, settings, texts: &texts, past: &past, read: &read };
         let own = versions.get(&file.shown).map(Vec::as_slice).unwrap_or_default();
         let told = walk.find(&shapes(&reading), own, now);
         let told = told.into_iter().map(|(at, changed)| {
@@ -72,7 +80,14 @@ pub fn stale_in_history(
         let findings = report_stale(&reading, told.collect());
         (!findings.is_empty()).then(|| (file.shown.clone(), findings))
     });
-    Ok(found.collect())
+    let found = found.collect();
+    let read = read.into_inner().unwrap_or_else(PoisonError::into_inner);
+    if let Some(cache) = cache.filter(|_| !read.is_empty()) {
+        let mut past = past;
+        past.extend(read);
+        cache.write_past(&past);
+    }
+    Ok(found)
 }
 
 /// A signature that changed after the comment.
@@ -91,20 +106,26 @@ struct Walk<'a> {
     file: &'a Found,
     settings: &'a Settings,
     texts: &'a HashMap<BlobId, Vec<u8>>,
-    read: Mutex<HashMap<BlobId, Vec<Shape>>>,
+    past: &'a Past,
+    read: &'a Mutex<Past>,
 }
 
 impl Walk<'_> {
     fn shapes(&self, blob: BlobId) -> Vec<Shape> {
-        let mut read = self.read.lock().unwrap_or_else(PoisonError::into_inner);
-        let shapes = read.entry(blob).or_insert_with(|| {
-            let label = self.settings.language(self.file.language.id).encoding.as_deref();
-            let decoded = self.texts.get(&blob).and_then(|bytes| decode(bytes.clone(), label));
-            let Some(decoded) = decoded else { return Vec::new() };
+        let key = (self.file.shown.clone(), blob.to_string());
+        let known = || self.read.lock().unwrap_or_else(PoisonError::into_inner).get(&key).cloned();
+        if let Some(shapes) = self.past.get(&key).cloned().or_else(known) {
+            return shapes;
+        }
+        let label = self.settings.language(self.file.language.id).encoding.as_deref();
+        let decoded = self.texts.get(&blob).and_then(|bytes| decode(bytes.clone(), label));
+        let shapes = decoded.map_or(Vec::new(), |decoded| {
             let source = Source::new(&self.file.shown, &decoded.text);
-            shapes(&FileReading::read_first(&source, self.file.language, self.settings, &mut Parsers::new()))
+            let language = self.file.language;
+            shapes(&FileReading::read_first(&source, language, self.settings, &mut Parsers::new()))
         });
-        shapes.clone()
+        self.read.lock().unwrap_or_else(PoisonError::into_inner).insert(key, shapes.clone());
+        shapes
     }
 
     /// Goes back until each comment's last change is found, and whether a signature changed after it.

@@ -56,7 +56,7 @@ fn table(out: &mut String, findings: &[&Finding<'_>]) {
     if findings.is_empty() {
         return;
     }
-    out.push_str("| | where | what |\n|---|---|---|\n");
+    out.push_str("| | where | what | rule |\n|---|---|---|---|\n");
     for finding in findings {
         let sign = match &*finding.level {
             "error" => "**error**",
@@ -65,7 +65,7 @@ fn table(out: &mut String, findings: &[&Finding<'_>]) {
         let reason = finding.reason.as_ref().map(|reason| format!(" — {reason}")).unwrap_or_default();
         let _ = writeln!(
             out,
-            "| {sign} | {}:{} | {}{} `{}` |",
+            "| {sign} | {}:{} | {}{} | `{}` |",
             cell(&finding.path),
             finding.line,
             cell(&finding.message),

@@ -234,7 +234,7 @@ where
         let Some(&(end, value)) = points.last() else { continue };
         chart.draw_series(std::iter::once(Circle::new((end, value), 4, color.filled()))).map_err(failed)?;
         let style = ("sans-serif", 17).into_font().color(&color);
-        let label = format!("{name} {value:.1} %");
+        let label = format!("{name}  {value:.1} %");
         let text = EmptyElement::at((end, value)) + Text::new(label, (10, moved - 9), style);
         chart.draw_series(std::iter::once(text)).map_err(failed)?;
     }

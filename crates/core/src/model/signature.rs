@@ -4,7 +4,7 @@ use super::Name;
 use crate::text::Span;
 
 /// Yes, no, or not known: doubt is an answer of its own, and means silence.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, Default)]
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Default, serde::Serialize, serde::Deserialize)]
 pub enum Answer {
     /// It is so.
     Yes,
