@@ -45,6 +45,18 @@ impl Counts {
     }
 }
 
+impl Counts {
+    /// Takes away numbers that were added before.
+    pub fn subtract(&mut self, other: Self) {
+        self.declared -= other.declared;
+        self.described -= other.described;
+        self.complete -= other.complete;
+        self.items_asked -= other.items_asked;
+        self.items_present -= other.items_present;
+        self.excused -= other.excused;
+    }
+}
+
 /// Returns a share in tenths of a percent, rounded down; nothing when there is nothing to share.
 #[must_use]
 pub fn permille(part: u64, whole: u64) -> Option<u64> {

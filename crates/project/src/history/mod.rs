@@ -14,6 +14,7 @@ use gix::objs::tree::EntryKind;
 
 pub use changes::{Change, Since};
 pub use line::{From, Step};
+pub(crate) use revision::Files;
 pub use revision::InRevision;
 pub use versions::Version;
 

@@ -51,7 +51,7 @@ impl Repository {
             if before.is_none() && self.inner.is_shallow().unwrap_or(false) {
                 break;
             }
-            self.compare((before, Some(now)), "", &folders, &mut |path, before, now| {
+            self.compare((before, Some(now)), "", Some(&folders), &mut |path, before, now| {
                 let Some(path) = path.strip_prefix(self.prefix.as_str()).filter(|path| paths.contains(path))
                 else {
                     return;
@@ -64,12 +64,13 @@ impl Repository {
         Ok(out)
     }
 
-    /// Calls `each` with every file that differs between two trees, below folders that matter.
-    fn compare(
+    /// Calls `each` with every file that differs between two trees, below the folders that matter; all do where none
+    /// are given.
+    pub(super) fn compare(
         &self,
         (before, now): (Option<gix::ObjectId>, Option<gix::ObjectId>),
         folder: &str,
-        folders: &HashSet<String>,
+        folders: Option<&HashSet<String>>,
         each: &mut Each<'_>,
     ) -> Result<(), HistoryFailure> {
         if before == now {
@@ -87,7 +88,7 @@ impl Repository {
                 entry.filter(|(kind, _)| (*kind == EntryKind::Tree) == tree).map(|(_, id)| id)
             };
             let trees = (of(was, true), of(is, true));
-            if trees != (None, None) && folders.contains(&path) {
+            if trees != (None, None) && folders.is_none_or(|folders| folders.contains(&path)) {
                 self.compare(trees, &path, folders, each)?;
             }
             let blobs = (of(was, false), of(is, false));
