@@ -6,7 +6,7 @@ use std::hash::{DefaultHasher, Hash, Hasher};
 
 use smol_str::SmolStr;
 
-use crate::model::{Answer, Declaration, Misplaced, Parameter};
+use crate::model::{Answer, Declaration, Kind, Misplaced, Parameter};
 use crate::review::FileReading;
 use crate::text::Span;
 
@@ -15,6 +15,8 @@ use crate::text::Span;
 pub struct Shape {
     /// Owners inside the file and the name, joined by dots.
     pub qualified: SmolStr,
+    /// Its kind: a field and a method may have one name.
+    pub kind: Kind,
     /// Offset of its name, in bytes.
     pub at: u32,
     /// Signature, and what leaves it.
@@ -30,6 +32,12 @@ pub struct Shape {
 }
 
 impl Shape {
+    /// Tells whether it goes by the name of another.
+    #[must_use]
+    pub fn is_called_like(&self, other: &Self) -> bool {
+        self.qualified == other.qualified && self.kind == other.kind
+    }
+
     /// Tells whether signature, return and exceptions are those of another.
     #[must_use]
     pub fn has_signature_of(&self, other: &Self) -> bool {
@@ -135,6 +143,7 @@ fn shape(file: &FileReading<'_>, declaration: &Declaration) -> Shape {
     };
     Shape {
         qualified: declaration.qualified.clone(),
+        kind: declaration.kind,
         at: declaration.name_span.start,
         signature: hash.finish(),
         parameters: signature.parameters.iter().map(parameter).collect(),
@@ -165,17 +174,21 @@ fn tokens(text: &str, hash: &mut DefaultHasher) {
 /// Tells of each shape `now` whether nothing like it was there `before` under the same name.
 #[must_use]
 pub fn touched(before: &[Shape], now: &[Shape]) -> Vec<bool> {
-    let mut left: HashMap<&str, Vec<&Shape>> = HashMap::new();
+    let mut left: HashMap<(&str, Kind), Vec<&Shape>> = HashMap::new();
     for shape in before {
-        left.entry(&shape.qualified).or_default().push(shape);
+        left.entry((&shape.qualified, shape.kind)).or_default().push(shape);
     }
-    let is_new = |shape: &Shape| {
-        let Some(same) = left.get_mut(shape.qualified.as_str()) else { return true };
-        let found =
-            same.iter().position(|other| shape.has_signature_of(other) && shape.has_comment_of(other));
-        found.map(|at| same.swap_remove(at)).is_none()
-    };
-    now.iter().map(is_new).collect()
+    let mut out = Vec::with_capacity(now.len());
+    for shape in now {
+        let same = left.get_mut(&(shape.qualified.as_str(), shape.kind));
+        let found = same.and_then(|same| {
+            let at =
+                same.iter().position(|other| shape.has_signature_of(other) && shape.has_comment_of(other))?;
+            Some(same.swap_remove(at))
+        });
+        out.push(found.is_none());
+    }
+    out
 }
 
 /// Finds declarations whose signature differs from what it was `before` while their comment is the same, and says what
@@ -185,12 +198,12 @@ pub fn left_behind(before: &[Shape], now: &[Shape]) -> Vec<(usize, String)> {
     let changed = touched(before, now);
     let mut out = Vec::new();
     for (at, shape) in now.iter().enumerate().filter(|&(at, shape)| changed[at] && shape.is_commented()) {
-        let alike = |list: &[Shape]| list.iter().filter(|other| other.qualified == shape.qualified).count();
+        let alike = |list: &[Shape]| list.iter().filter(|other| other.is_called_like(shape)).count();
         // Of several overloads nobody knows which one became which.
         if alike(before) != 1 || alike(now) != 1 {
             continue;
         }
-        let old = before.iter().find(|old| old.qualified == shape.qualified);
+        let old = before.iter().find(|old| old.is_called_like(shape));
         if let Some(old) = old.filter(|old| shape.has_comment_of(old) && !shape.has_signature_of(old)) {
             out.push((at, shape.what_changed_since(old)));
         }

@@ -19,7 +19,7 @@ use vinequill_core::rules;
 use vinequill_core::text::{Edit, Span};
 
 /// What every file of the cache opens with; another form has another number.
-const MAGIC: &[u8] = b"vinequill cache 1\n";
+const MAGIC: &[u8] = b"vinequill cache 2\n";
 
 /// Files of the cache that nobody has used for this long are removed.
 const KEPT_FOR: Duration = Duration::from_secs(60 * 60 * 24 * 30);
@@ -62,11 +62,16 @@ pub(crate) fn hash(bytes: &[u8]) -> ContentHash {
     *blake3::hash(bytes).as_bytes()
 }
 
+/// How things stand in each family of languages: the same where the same is known.
+pub(crate) type States = HashMap<SmolStr, ContentHash>;
+
 /// What is known of one file.
 #[derive(Clone, Debug, Serialize, Deserialize)]
 pub(crate) struct Record {
     /// Its path, relative to the project.
     pub(crate) path: SmolStr,
+    /// The languages that share what is known with this file's.
+    pub(crate) family: SmolStr,
     pub(crate) stamp: Stamp,
     pub(crate) content: ContentHash,
     pub(crate) facts: Facts,
@@ -78,9 +83,10 @@ pub(crate) struct Record {
 }
 
 impl Record {
-    /// Tells whether its review was made with this state of the index; of a generated file none is.
-    pub(crate) fn is_reviewed(&self, index: ContentHash) -> bool {
-        self.generated || self.review.as_ref().is_some_and(|review| review.index == index)
+    /// Tells whether its review was made with what its family knows now; of a generated file none is.
+    pub(crate) fn is_reviewed(&self, states: &States) -> bool {
+        let state = states.get(&self.family);
+        self.generated || self.review.as_ref().is_some_and(|review| Some(&review.index) == state)
     }
 }
 
@@ -114,18 +120,25 @@ impl<'de> Deserialize<'de> for Packed {
 
 /// What a file tells the others.
 #[derive(Clone, Debug, Serialize, Deserialize)]
-#[serde(from = "Packed", into = "Packed")]
+#[serde(from = "(Packed, Packed)", into = "(Packed, Packed)")]
 pub(crate) enum Facts {
     Told(Box<FileFacts>),
-    Packed(Packed),
+    /// The facts, and apart from them those of headers, sources and stubs.
+    Packed(Packed, Packed),
+}
+
+impl Default for Facts {
+    fn default() -> Self {
+        Self::Packed(Packed::default(), Packed::default())
+    }
 }
 
 impl Facts {
-    /// Returns them as bytes, the same for the same facts.
+    /// Returns them as bytes, without those of headers, sources and stubs: the same for the same facts.
     pub(crate) fn packed(&self) -> Cow<'_, [u8]> {
         match self {
             Self::Told(facts) => Cow::Owned(Packed::of(facts).0),
-            Self::Packed(packed) => Cow::Borrowed(&packed.0),
+            Self::Packed(packed, _) => Cow::Borrowed(&packed.0),
         }
     }
 
@@ -133,22 +146,22 @@ impl Facts {
     pub(crate) fn open(self) -> FileFacts {
         match self {
             Self::Told(facts) => *facts,
-            Self::Packed(packed) => packed.open(),
+            Self::Packed(facts, half) => FileFacts { half: half.open(), ..facts.open() },
         }
     }
 }
 
-impl From<Packed> for Facts {
-    fn from(packed: Packed) -> Self {
-        Self::Packed(packed)
+impl From<(Packed, Packed)> for Facts {
+    fn from((facts, half): (Packed, Packed)) -> Self {
+        Self::Packed(facts, half)
     }
 }
 
-impl From<Facts> for Packed {
+impl From<Facts> for (Packed, Packed) {
     fn from(facts: Facts) -> Self {
         match facts {
-            Facts::Told(facts) => Self::of(&facts),
-            Facts::Packed(packed) => packed,
+            Facts::Told(facts) => (Packed::of(&facts), Packed::of(&facts.half)),
+            Facts::Packed(facts, half) => (facts, half),
         }
     }
 }
@@ -249,8 +262,8 @@ impl StoredFinding {
 pub(crate) struct Kept {
     /// When it was written, since the epoch.
     written: Duration,
-    /// The state of the index.
-    pub(crate) index: ContentHash,
+    /// How things stood.
+    pub(crate) states: States,
     /// Files by path relative to the project.
     pub(crate) files: HashMap<SmolStr, Record>,
 }
@@ -295,9 +308,9 @@ impl Cache {
 
     /// Writes what is known, and removes what nobody has used for long. Fails in silence: without a cache all
     /// works as well.
-    pub(crate) fn write(&self, index: ContentHash, files: HashMap<SmolStr, Record>) {
+    pub(crate) fn write(&self, states: States, files: HashMap<SmolStr, Record>) {
         let written = SystemTime::now().duration_since(SystemTime::UNIX_EPOCH).unwrap_or_default();
-        let kept = Kept { written, index, files };
+        let kept = Kept { written, states, files };
         store(&self.path, &kept);
     }
 

@@ -17,7 +17,7 @@ use vinequill_core::text::Source;
 
 use smol_str::SmolStr;
 
-use crate::cache::{Cache, ContentHash, Facts, Record, Stamp, StoredReview, hash};
+use crate::cache::{Cache, ContentHash, Facts, Record, Stamp, States, StoredReview, hash};
 use crate::decode::{Decoded, ReadFailure, read};
 use crate::{Encoding, Found, Nested};
 
@@ -208,8 +208,8 @@ type Recall<'a, T> = dyn Fn(&Found, &Record, &Settings) -> Result<T, Unread> + S
 struct Ran<T> {
     /// One result for each file that is told of.
     results: Vec<Result<T, Unread>>,
-    /// What is known of all files afterwards, and the state of the index; nothing when all is as it was.
-    known: Option<(ContentHash, Vec<Record>)>,
+    /// What is known of all files afterwards, and how things stand; nothing when all is as it was.
+    known: Option<(States, Vec<Record>)>,
     /// What is to be told to the person.
     note: Option<String>,
 }
@@ -232,19 +232,21 @@ pub fn review_files(work: Work<'_>) -> (Vec<Result<Reviewed, Unread>>, Option<St
     };
     let Ran { results, known, note } =
         run(work, Some(&recall), &|_, reading, decoded| Reviewed::of(reading, decoded.encoding));
-    if let (Some(cache), Some((index, records))) = (work.cache, known) {
+    if let (Some(cache), Some((states, records))) = (work.cache, known) {
         let mut reviews: HashMap<&str, &Reviewed> = HashMap::new();
         for reviewed in results.iter().flatten() {
             reviews.insert(reviewed.source.path(), reviewed);
         }
         let kept = records.into_iter().map(|mut record| {
+            let state = states.get(&record.family).copied().unwrap_or_default();
             // What was recalled stays as it was kept: it may have been recalled in part.
-            if record.review.as_ref().is_none_or(|review| review.index != index) {
-                record.review = reviews.get(record.path.as_str()).map(|reviewed| reviewed.stored(index));
+            if record.review.as_ref().is_none_or(|review| review.index != state) {
+                record.review = reviews.get(record.path.as_str()).map(|reviewed| reviewed.stored(state));
             }
             (record.path.clone(), record)
         });
-        cache.write(index, kept.collect());
+        let kept = kept.collect();
+        cache.write(states, kept);
     }
     (results, note)
 }
@@ -266,7 +268,7 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
     if let Some(recall) = recall
         && kept.files.len() == count
         && (0..count).all(is_same)
-        && (0..files.len()).all(|at| record(at).is_some_and(|record| record.is_reviewed(kept.index)))
+        && (0..files.len()).all(|at| record(at).is_some_and(|record| record.is_reviewed(&kept.states)))
     {
         let order: Vec<usize> = (0..files.len()).collect();
         let results = spread(&pool, &order, |at, parsers| {
@@ -303,20 +305,33 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
             waiting.push(Mutex::new(looked));
         }
     }
-    // Without a cache nobody asks how things stand.
-    let state = match cache {
-        Some(_) => state_of(records.iter().map(|(_, told)| &told.record)),
-        None => ContentHash::default(),
-    };
-    let recalled: HashMap<usize, Record> = records
-        .iter()
-        .filter(|(at, told)| *at < files.len() && told.as_before && told.record.is_reviewed(state))
-        .map(|(at, told)| (*at, told.record.clone()))
-        .collect();
     let is_kept = |at: usize| cache.is_some() && file(at).given.is_none();
     let known: Vec<Record> =
         records.iter().filter(|(at, _)| is_kept(*at)).map(|(_, told)| told.record.clone()).collect();
-    let index = Arc::new(Index::of(records.into_iter().map(|(_, told)| told.record.facts.open())));
+    // Without a cache nobody asks how things stand.
+    let facts = match cache {
+        Some(_) => facts_of(records.iter().map(|(_, told)| &told.record)),
+        None => States::new(),
+    };
+    let mut before: Vec<(usize, Record)> = Vec::new();
+    let opened = records.into_iter().map(|(at, told)| {
+        if at < files.len() && told.as_before {
+            let record = Record { facts: Facts::default(), ..told.record.clone() };
+            before.push((at, record));
+        }
+        told.record.facts.open()
+    });
+    let index = Arc::new(Index::of(opened));
+    let states: States = facts
+        .into_iter()
+        .map(|(family, facts)| {
+            let pairs = index.pairs_digest(&family).to_le_bytes();
+            let state = hash(&[facts.as_slice(), &pairs].concat());
+            (family, state)
+        })
+        .collect();
+    let recalled: HashMap<usize, Record> =
+        before.into_iter().filter(|(_, record)| record.is_reviewed(&states)).collect();
     let results = spread_again(&pool, &lists, |at, parsers| {
         let taken = std::mem::replace(
             &mut *waiting[at].lock().unwrap_or_else(PoisonError::into_inner),
@@ -330,7 +345,7 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
             conclude(&files[at], taken, (settings, &index), parsers, visit)
         })
     });
-    Ran { results: in_order(results), known: Some((state, known)), note }
+    Ran { results: in_order(results), known: Some((states, known)), note }
 }
 
 pub(crate) fn workers(jobs: usize) -> rayon::ThreadPool {
@@ -347,17 +362,19 @@ pub(crate) fn in_order<T>(done: Vec<Vec<(usize, T)>>) -> Vec<T> {
     done.into_iter().map(|(_, result)| result).collect()
 }
 
-/// The state of an index: the same for the same facts.
-fn state_of<'f>(records: impl Iterator<Item = &'f Record>) -> ContentHash {
+/// Hashes what files tell, family by family, without what headers, sources and stubs tell each other: of that, most
+/// concerns no other file.
+fn facts_of<'f>(records: impl Iterator<Item = &'f Record>) -> States {
     let mut records: Vec<&Record> = records.collect();
     records.sort_by(|a, b| a.path.cmp(&b.path));
-    let mut all = Vec::new();
+    let mut all: HashMap<SmolStr, blake3::Hasher> = HashMap::new();
     for record in records {
         let packed = record.facts.packed();
-        all.extend_from_slice(&(packed.len() as u64).to_le_bytes());
-        all.extend_from_slice(&packed);
+        let hasher = all.entry(record.family.clone()).or_default();
+        hasher.update(&(packed.len() as u64).to_le_bytes());
+        hasher.update(&packed);
     }
-    hash(&all)
+    all.into_iter().map(|(family, hasher)| (family, *hasher.finalize().as_bytes())).collect()
 }
 
 /// Calls `visit` with a file, now that all that is known is known.
@@ -422,6 +439,7 @@ fn look<'a>(
     let facts = reading.facts();
     let record = Record {
         path: facts.path.clone(),
+        family: facts.family.clone(),
         stamp,
         content,
         facts: Facts::Told(Box::new(facts)),

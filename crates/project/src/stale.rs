@@ -131,7 +131,7 @@ impl Walk<'_> {
     /// Goes back until each comment's last change is found, and whether a signature changed after it.
     fn find(&self, present: &[Shape], versions: &[Version], now: i64) -> Vec<(usize, Changed)> {
         let alone = |list: &[Shape], shape: &Shape| {
-            let mut same = list.iter().filter(|other| other.qualified == shape.qualified);
+            let mut same = list.iter().filter(|other| other.is_called_like(shape));
             match (same.next(), same.next()) {
                 (Some(only), None) => Some(only.clone()),
                 // Of several overloads nobody knows which one became which.

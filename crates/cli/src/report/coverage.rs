@@ -166,11 +166,12 @@ fn comparison(now: Counts, compared: &Compared<'_>) -> String {
         styled(style::STRONG, &format!("since {}", compared.rev)),
         line(compared.total, now)
     );
+    let wide = compared.files.iter().map(|(path, ..)| path.chars().count()).max().unwrap_or(0).min(50);
     for (path, was, is) in &compared.files {
         let (sign, how) = direction(*was, *is);
         let sign = styled(how, sign);
         // Writing to a string cannot fail.
-        let _ = writeln!(out, "{sign} {path}  {}", styled(style::FAINT, &line(*was, *is)));
+        let _ = writeln!(out, "{sign} {path:<wide$}  {}", styled(style::FAINT, &line(*was, *is)));
     }
     if compared.files.is_empty() {
         out.push_str("no file has other numbers\n");

@@ -19,7 +19,9 @@ pub struct FileFacts {
     pub family: SmolStr,
     /// The types it declares, and those it extends.
     pub types: Vec<TypeFacts>,
-    /// In languages with headers and with stubs, what other files may declare as well.
+    /// In languages with headers and with stubs, what other files may declare as well. Kept apart from the rest, since
+    /// most of it concerns no other file.
+    #[serde(skip)]
     pub half: HalfFacts,
     /// What it takes from other modules, where the package names its entries.
     pub links: Vec<ModuleLink>,

@@ -2,6 +2,7 @@
 //! comment is checked where it stands; the thing is asked and counted once, and an entry at either place pays.
 
 use std::collections::HashMap;
+use std::hash::{DefaultHasher, Hash, Hasher};
 
 use serde::{Deserialize, Serialize};
 use smol_str::{SmolStr, format_smolstr};
@@ -110,6 +111,26 @@ impl Places {
     pub(super) fn settle(&mut self) {
         self.places.retain(|_, places| places.iter().any(|place| place.half != places[0].half));
         self.places.shrink_to_fit();
+    }
+
+    /// Hashes all that it tells: what is declared in both halves, and whether there are headers at all.
+    pub(super) fn digest(&self, family: &Family) -> u64 {
+        let told = |(key, places): (&'_ Key, &'_ Vec<Place>)| {
+            let mut places: Vec<(SmolStr, bool, Option<Box<Said>>)> = places
+                .iter()
+                .map(|place| {
+                    (SmolStr::new(family.path(place.file)), place.half == Half::Leading, place.said.clone())
+                })
+                .collect();
+            // Of equals in one file the order is the file's.
+            places.sort_by(|one, other| (&one.0, one.1).cmp(&(&other.0, other.1)));
+            (key.clone(), places)
+        };
+        let mut all: Vec<_> = self.places.iter().map(told).collect();
+        all.sort_by(|(one, _), (other, _)| one.cmp(other));
+        let mut hash = DefaultHasher::new();
+        (self.has_headers, all).hash(&mut hash);
+        hash.finish()
     }
 
     /// Notes where else the declarations of a file are declared, and how far the header lets them be seen.

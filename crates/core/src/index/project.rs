@@ -72,6 +72,13 @@ impl Index {
         out
     }
 
+    /// Hashes what the headers, sources and stubs of a family of languages tell each other: the same for the same files,
+    /// in whatever order they were taken in.
+    #[must_use]
+    pub fn pairs_digest(&self, family: &str) -> u64 {
+        self.families.get(family).map_or(0, |family| family.halves.digest(family))
+    }
+
     /// Returns what is known of a language and those that share its types.
     #[must_use]
     pub fn family(&self, language: &Language) -> &Family {
