@@ -326,3 +326,14 @@ fn what_the_code_deprecates_the_draft_says() {
     assert!(ran.out.lines().all(|line| line.contains("text.placeholder")), "{}", ran.out);
     assert_eq!(workshop.run(&["draft", "--check", "."]).code, 0);
 }
+
+#[test]
+fn what_is_added_is_laid_out_like_what_is_there() {
+    let php = "<?php\n/**\n * Weighs.\n *\n * @param string|null $tag  of the crate\n * @param int         $load in kg\n */\nfunction weigh(?string $tag, int $load, array $more) {}\n";
+    let js = "/**\n * Weighs.\n *\n * @param {number} load - in kg\n */\nexport function weigh(load, tare) { print(load); }\n";
+    let workshop = Workshop::with(&[("a.php", php), ("a.js", js)]);
+    workshop.run(&["draft", "--write", "a.php", "a.js"]);
+    let read = |path: &str| String::from_utf8(workshop.read(path)).unwrap();
+    assert!(read("a.php").contains("\n * @param array       $more TODO: describe\n"), "{}", read("a.php"));
+    assert!(read("a.js").contains("\n * @param {*} tare - TODO: describe\n"), "{}", read("a.js"));
+}

@@ -2,6 +2,7 @@
 
 use super::{Addition, Lines, NewEntry, Order, TypeCustom, WriteStyle, Writer};
 use crate::model::{Dialect, DocComment, Entry, EntryKind};
+use crate::text::Span;
 
 /// How one entry is written.
 pub(super) trait EntryLines: Sync {
@@ -69,7 +70,10 @@ impl Writer for FieldWriter {
         let mut out: Vec<Addition> = Vec::new();
         for entry in entries {
             let (at, opens) = place(doc, lines, entry, order);
-            let text = self.0.entry(entry, style);
+            let mut text = self.0.entry(entry, style);
+            if let ([line], Some(columns)) = (&mut text[..], Columns::of(doc, lines, entry.kind)) {
+                *line = columns.put(entry, line);
+            }
             if let Some(same) = out.iter_mut().find(|addition| addition.at == at) {
                 same.lines.extend(text);
                 continue;
@@ -105,6 +109,74 @@ impl Writer for FieldWriter {
     fn escape(&self, text: &str) -> String {
         self.0.escape(text)
     }
+}
+
+/// How the entries of a comment are laid out, where all are laid out alike.
+struct Columns {
+    /// Where names begin, in characters.
+    name: Option<usize>,
+    /// Where texts begin.
+    text: Option<usize>,
+    /// A hyphen stands before the text.
+    hyphen: bool,
+}
+
+impl Columns {
+    /// Reads the layout off the entries of a kind; nothing where there is none of its own.
+    fn of(doc: &DocComment, lines: &Lines<'_>, kind: EntryKind) -> Option<Self> {
+        let place = |entry: &Entry| {
+            let line = lines.span_of(lines.text(entry.lines.0 as usize));
+            let column = |at: u32| {
+                let inside = line.start <= at && at <= line.end;
+                inside.then(|| lines.source().slice(Span::new(line.start, at)).chars().count())
+            };
+            let (name, text) = (entry.name()?.span, entry.text?);
+            let gap = lines.source().slice(Span::new(name.end, text.start.max(name.end)));
+            Some((column(name.start)?, column(text.start)?, gap))
+        };
+        let places: Vec<_> = doc.entries_of(kind).map(place).collect::<Option<_>>()?;
+        let &(name, text, _) = places.first()?;
+        let hyphen = places.iter().all(|(.., gap)| gap.trim_matches([' ', ']', ')']) == "-");
+        // Several blanks before the text tell that somebody meant the column.
+        let wide = |gap: &str| gap.len() > if hyphen { 3 } else { 1 } && (hyphen || gap.trim().is_empty());
+        let meant = places.len() > 1
+            && places.iter().any(|(.., gap)| wide(gap))
+            && places.iter().all(|&(_, other, _)| other == text);
+        let names_too = meant && places.iter().all(|&(other, ..)| other == name);
+        // The comment's own indentation is put in front of what is added, and is no part of the line.
+        let lead = lines.indent(doc.entries_of(kind).next()?.lines.0 as usize);
+        (meant || hyphen).then(|| Self {
+            name: names_too.then(|| name.saturating_sub(lead)),
+            text: meant.then(|| text.saturating_sub(lead)),
+            hyphen,
+        })
+    }
+
+    /// Lays out a new entry like the others, as far as it fits.
+    fn put(&self, entry: &NewEntry, line: &str) -> String {
+        let pad = |head: &str, column: usize| {
+            let head = head.trim_end();
+            let wide = column.saturating_sub(head.chars().count()).max(1);
+            format!("{head}{}", " ".repeat(wide))
+        };
+        let Some(head) = line.strip_suffix(entry.text.as_str()).filter(|head| head.ends_with(' ')) else {
+            return line.to_owned();
+        };
+        let head = head.trim_end();
+        let mut head = head.strip_suffix(" -").unwrap_or(head).to_owned();
+        if let (Some(column), Some((before, name))) = (self.name, head.rsplit_once(' ')) {
+            head = format!("{}{name}", pad(before, column_of_name(name, column)));
+        }
+        let sign = if self.hyphen { "- " } else { "" };
+        let column = self.text.unwrap_or(0).saturating_sub(sign.len());
+        format!("{}{sign}{}", pad(&head, column), entry.text)
+    }
+}
+
+/// A sign in front of a name stands before the column.
+fn column_of_name(name: &str, column: usize) -> usize {
+    let signs = name.chars().take_while(|c| !c.is_alphanumeric() && *c != '_').count();
+    column.saturating_sub(signs)
 }
 
 /// Puts the descriptions of entries of one kind into one column.
