@@ -337,3 +337,15 @@ fn what_is_added_is_laid_out_like_what_is_there() {
     assert!(read("a.php").contains("\n * @param array       $more TODO: describe\n"), "{}", read("a.php"));
     assert!(read("a.js").contains("\n * @param {*} tare - TODO: describe\n"), "{}", read("a.js"));
 }
+
+#[test]
+fn a_comment_is_told_what_the_code_says_is_deprecated() {
+    let java = "/** A scale. */\npublic class Scale {\n    /** Weighs. */\n    @Deprecated\n    public void weigh() {}\n}\n";
+    let workshop = Workshop::with(&[("Scale.java", java)]);
+    let ran = workshop.run(&["draft", "Scale.java"]);
+    assert!(ran.out.contains("+     * @deprecated TODO: describe\n"), "{}", ran.out);
+    workshop.run(&["draft", "--write", "Scale.java"]);
+    let ran = workshop.run(&["review", "--format", "short", "--rule", "leftover.todo=warning", "Scale.java"]);
+    assert_eq!(ran.out, "", "the placeholder is told as such only where it stands for an entry");
+    assert_eq!(workshop.run(&["draft", "--check", "Scale.java"]).code, 0);
+}

@@ -42,12 +42,21 @@ pub(super) fn complete(
     let said = doc.entries.iter().any(|entry| entry.text.is_some());
     let no_summary = doc.summary.is_none() && !doc.inherits && (said || !wanted.is_empty());
     let asks_summary = no_summary && standings.is_asked(file, id);
-    if wanted.is_empty() && !asks_summary {
+    // What the code says, the comment must say.
+    let silent = declaration.deprecated && !doc.deprecated && file.language.deprecation.comment_follows;
+    let deprecated = silent.then(|| notation.writer.mark("deprecated", &style.placeholder, &style)).flatten();
+    if wanted.is_empty() && !asks_summary && deprecated.is_none() {
         return Ok(None);
     }
     let lines = Lines::new(&file.source, &raw.lines, file.language.dialect);
     let order = order(doc, &examined);
-    let additions = notation.writer.additions((doc, &lines), &wanted, &order, &style);
+    let mut additions = notation.writer.additions((doc, &lines), &wanted, &order, &style);
+    if let Some(mark) = deprecated {
+        let last = (0..lines.len()).rev().find(|&at| !lines.is_blank(at)).map_or(0, |at| at + 1);
+        let alone = doc.entries.is_empty() && doc.marks.is_empty() && wanted.is_empty();
+        let gap = if alone { vec![String::new()] } else { Vec::new() };
+        additions.push(Addition { at: last, lines: gap.into_iter().chain([mark]).collect() });
+    }
     let place = Place::of(file, raw)?;
     let mut edits = place.widened(raw);
     if !additions.is_empty() && !asks_summary {
