@@ -9,7 +9,7 @@ use unicase::UniCase;
 use super::{Context, Findings, visible};
 use crate::model::{Level, RuleId};
 use crate::placeholder::is_placeholder;
-use crate::text::{Span, split_words};
+use crate::text::{Span, narrow, split_words};
 
 pub(super) static PLACEHOLDER: Rule = Rule {
     id: RuleId::new("text.placeholder"),
@@ -42,6 +42,17 @@ fn placeholder(context: &Context<'_>, findings: &mut Findings<'_>) {
             let what = if subject.is_empty() { "what comes back".to_owned() } else { format!("`{subject}`") };
             let message = format!("the entry for {what} is a placeholder; describe it");
             findings.report(span, subject, message).done();
+        }
+    }
+    // Of a tag only our own words are sure to be left over.
+    for mark in doc.marks.iter().filter(|_| !own.is_empty()) {
+        let Some(&line) = doc.lines.get(mark.lines.0 as usize) else { continue };
+        let rest = Span::new(mark.span.end.min(line.end), line.end);
+        let said = context.slice(rest);
+        if said.trim() == own.as_str() {
+            let start = rest.end - narrow(said.trim_start().len());
+            let message = format!("what `{}` says is a placeholder; say it", mark.name);
+            findings.report(Span::new(start, rest.end), "", message).done();
         }
     }
 }
