@@ -53,8 +53,12 @@ enum Command {
     Languages(commands::languages::Languages),
     /// Write a commented configuration to start from
     Init(commands::init::Init),
-    /// Try it on a small project in three languages
+    /// Try it on a small project in many languages
     Demo(commands::demo::Demo),
+    /// What a shell reads to complete options
+    Completions(commands::completions::Completions),
+    /// The manual, for `man -l -`
+    Man(commands::completions::Man),
 }
 
 /// Runs the program with the given arguments, the first of which is its name.
@@ -85,6 +89,8 @@ pub fn run(arguments: impl IntoIterator<Item = OsString>) -> Exit {
         Command::Languages(command) => command.run(),
         Command::Init(command) => command.run(),
         Command::Demo(command) => command.run(&pairs),
+        Command::Completions(command) => command.run(Cli::command()),
+        Command::Man(command) => command.run(Cli::command()),
     };
     match done {
         Ok(exit) => exit,

@@ -1,6 +1,7 @@
 //! One file a subcommand: its options and what it does.
 
 pub(crate) mod accept;
+pub(crate) mod completions;
 pub(crate) mod coverage;
 pub(crate) mod demo;
 pub(crate) mod draft;

@@ -310,25 +310,27 @@ pub(crate) fn csv(measured: &Measured<'_>) -> String {
         }
         return out;
     }
-    let _ = write!(
-        out,
-        "{},declared,described,complete,items_asked,items_present,excused\r\n",
-        measured.by.as_str()
-    );
+    let _ = write!(out, "{},{COUNTS_HEAD}\r\n", measured.by.as_str());
     for (name, counts) in measured.groups {
-        let _ = write!(
-            out,
-            "{},{},{},{},{},{},{}\r\n",
-            quoted(name),
-            counts.declared,
-            counts.described,
-            counts.complete,
-            counts.items_asked,
-            counts.items_present,
-            counts.excused
-        );
+        let _ = write!(out, "{},{}\r\n", quoted(name), separated(*counts));
     }
     out
+}
+
+/// The names of numbers in comma-separated values.
+pub(super) const COUNTS_HEAD: &str = "declared,described,complete,items_asked,items_present,excused";
+
+/// Renders numbers as comma-separated values.
+pub(super) fn separated(counts: Counts) -> String {
+    format!(
+        "{},{},{},{},{},{}",
+        counts.declared,
+        counts.described,
+        counts.complete,
+        counts.items_asked,
+        counts.items_present,
+        counts.excused
+    )
 }
 
 /// Draws a badge: what it is on the left, the share of described declarations as number and as a bar below.

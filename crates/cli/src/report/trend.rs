@@ -8,6 +8,7 @@ use plotters::prelude::*;
 use serde::Serialize;
 use vinequill_core::coverage::{Counts, permille};
 
+use super::coverage::{COUNTS_HEAD, separated};
 use super::json::{numbers, pretty};
 use super::wire;
 use crate::terminal::{self, style, styled};
@@ -57,23 +58,10 @@ pub(crate) fn json(rows: &[Row]) -> String {
 
 /// Renders it for spreadsheets (RFC 4180), oldest first.
 pub(crate) fn csv(rows: &[Row]) -> String {
-    let mut out =
-        String::from("commit,time,declared,described,complete,items_asked,items_present,excused\r\n");
+    let mut out = format!("commit,time,{COUNTS_HEAD}\r\n");
     for row in rows {
-        let counts = row.counts;
         // Writing to a string cannot fail.
-        let _ = write!(
-            out,
-            "{},{},{},{},{},{},{},{}\r\n",
-            row.commit,
-            row.time,
-            counts.declared,
-            counts.described,
-            counts.complete,
-            counts.items_asked,
-            counts.items_present,
-            counts.excused
-        );
+        let _ = write!(out, "{},{},{}\r\n", row.commit, row.time, separated(row.counts));
     }
     out
 }

@@ -120,3 +120,19 @@ fn every_command_that_reads_source_takes_standard_input() {
     assert_eq!(workshop.run_with_input(&["review", "--stdin-path", "a.xyz"], input).code, 2);
     assert_eq!(workshop.run_with_input(&["review", stdin[0], stdin[1]], b"\x00\x01").code, 2);
 }
+
+#[test]
+fn shells_and_the_manual_know_every_command() {
+    let workshop = Workshop::new();
+    let man = workshop.run(&["man"]);
+    assert_eq!(man.code, 0);
+    for shell in ["bash", "zsh", "fish", "elvish", "powershell"] {
+        let ran = workshop.run(&["completions", shell]);
+        assert_eq!(ran.code, 0, "{shell}");
+        for command in ["review", "coverage", "draft", "trend", "accept", "merge"] {
+            assert!(ran.out.contains(command), "{shell} {command}");
+            assert!(man.out.contains(command), "{command}");
+        }
+    }
+    assert_eq!(workshop.run(&["completions", "nutmeg"]).code, 2);
+}
