@@ -308,28 +308,7 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
     let is_kept = |at: usize| cache.is_some() && file(at).given.is_none();
     let known: Vec<Record> =
         records.iter().filter(|(at, _)| is_kept(*at)).map(|(_, told)| told.record.clone()).collect();
-    // Without a cache nobody asks how things stand.
-    let facts = match cache {
-        Some(_) => facts_of(records.iter().map(|(_, told)| &told.record)),
-        None => States::new(),
-    };
-    let mut before: Vec<(usize, Record)> = Vec::new();
-    let opened = records.into_iter().map(|(at, told)| {
-        if at < files.len() && told.as_before {
-            let record = Record { facts: Facts::default(), ..told.record.clone() };
-            before.push((at, record));
-        }
-        told.record.facts.open()
-    });
-    let index = Arc::new(Index::of(opened));
-    let states: States = facts
-        .into_iter()
-        .map(|(family, facts)| {
-            let pairs = index.pairs_digest(&family).to_le_bytes();
-            let state = hash(&[facts.as_slice(), &pairs].concat());
-            (family, state)
-        })
-        .collect();
+    let (index, states, before) = put_together(records, files.len(), cache.is_some());
     let recalled: HashMap<usize, Record> =
         before.into_iter().filter(|(_, record)| record.is_reviewed(&states)).collect();
     let results = spread_again(&pool, &lists, |at, parsers| {
@@ -360,6 +339,29 @@ pub(crate) fn in_order<T>(done: Vec<Vec<(usize, T)>>) -> Vec<T> {
     let mut done: Vec<(usize, T)> = done.into_iter().flatten().collect();
     done.sort_by_key(|&(at, _)| at);
     done.into_iter().map(|(_, result)| result).collect()
+}
+
+/// What all files tell, how things stand by it, and what is kept of those that were not read anew and are told of.
+type Together = (Arc<Index>, States, Vec<(usize, Record)>);
+
+/// Puts together what files tell. Without a cache nobody asks how things stand.
+fn put_together(records: Vec<(usize, Told)>, told_of: usize, keeps: bool) -> Together {
+    let facts = if keeps { facts_of(records.iter().map(|(_, told)| &told.record)) } else { States::new() };
+    let mut before: Vec<(usize, Record)> = Vec::new();
+    let opened = records.into_iter().map(|(at, told)| {
+        if at < told_of && told.as_before {
+            before.push((at, Record { facts: Facts::default(), ..told.record.clone() }));
+        }
+        told.record.facts.open()
+    });
+    let index = Arc::new(Index::of(opened));
+    let state = |(family, facts): (SmolStr, ContentHash)| {
+        let pairs = index.pairs_digest(&family).to_le_bytes();
+        let state = hash(&[facts.as_slice(), &pairs].concat());
+        (family, state)
+    };
+    let states = facts.into_iter().map(state).collect();
+    (index, states, before)
 }
 
 /// Hashes what files tell, family by family, without what headers, sources and stubs tell each other: of that, most
