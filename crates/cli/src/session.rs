@@ -265,13 +265,14 @@ impl Session {
         }
     }
 
-    /// Reviews the files as a revision had them, in the same folders and by the same standard.
+    /// Reviews the files as a revision had them, in the same folders and by the same standard; tells as well what
+    /// files were called then, by the names that they have now.
     pub(crate) fn review_revision(
         &self,
         common: &Common,
         paths: &[PathBuf],
         rev: &str,
-    ) -> Result<Vec<Reviewed>, Failure> {
+    ) -> Result<(Vec<Reviewed>, HashMap<String, String>), Failure> {
         let repository = Repository::around(&self.project.root).map_err(Failure::usage)?;
         let commit = repository.commit(rev).map_err(Failure::usage)?;
         let settings = &self.project.settings;
@@ -286,7 +287,8 @@ impl Session {
         files.retain(|file| common.shard.is_none_or(|shard| shard.holds(&file.shown)));
         let (nested, jobs, texts) = (&self.nested, common.jobs, Texts::NotNeeded);
         let work = Work { files: &files, around: &[], settings, nested, jobs, cache: None, texts };
-        Ok(Visited::of(review_files(work).0).files)
+        let renamed = repository.renamed_since(commit, &self.files).map_err(Failure::usage)?;
+        Ok((Visited::of(review_files(work).0).files, renamed))
     }
 
     /// Calls `run` with which files of a revision count, and the settings of folders.

@@ -1,6 +1,6 @@
 //! `vinequill coverage`
 
-use std::collections::BTreeMap;
+use std::collections::{BTreeMap, HashMap};
 use std::path::PathBuf;
 
 use clap::{Args, ValueEnum};
@@ -117,9 +117,9 @@ impl Coverage {
             Some(rev) => Some(session.review_revision(&self.common, &self.paths, rev)?),
             None => None,
         };
-        let compared = before.as_ref().zip(self.compare.as_deref()).map(|(before, rev)| {
+        let compared = before.as_ref().zip(self.compare.as_deref()).map(|((before, renamed), rev)| {
             let (before_total, _) = group(before, self.by, &session);
-            Compared { rev, total: before_total, files: changed_files(before, &files, &session) }
+            Compared { rev, total: before_total, files: changed_files((before, renamed), &files, &session) }
         });
         let measured = Measured {
             total,
@@ -263,12 +263,20 @@ fn check_kept((part, whole): (u64, u64), (new_part, new_whole): (u64, u64), what
     Exit::Found
 }
 
-/// Returns the files whose numbers changed, by path, as they were and as they are.
-fn changed_files(before: &[Reviewed], now: &[Reviewed], session: &Session) -> Vec<(String, Counts, Counts)> {
+/// Returns the files whose numbers changed, by path, as they were and as they are. A file that has another name now is
+/// the same file.
+fn changed_files(
+    (before, renamed): (&[Reviewed], &HashMap<String, String>),
+    now: &[Reviewed],
+    session: &Session,
+) -> Vec<(String, Counts, Counts)> {
+    let names: HashMap<&str, &str> = renamed.iter().map(|(now, was)| (was.as_str(), now.as_str())).collect();
     let mut out: BTreeMap<String, (Counts, Counts)> = BTreeMap::new();
     for (files, is_now) in [(before, false), (now, true)] {
         for file in files {
-            let counts = out.entry(session.typed_path(file.source.path())).or_default();
+            let path = file.source.path();
+            let path = if is_now { path } else { names.get(path).copied().unwrap_or(path) };
+            let counts = out.entry(session.typed_path(path)).or_default();
             for tally in &file.tallies {
                 if is_now { counts.1.add(tally.counts) } else { counts.0.add(tally.counts) }
             }

@@ -173,6 +173,16 @@ fn coverage_is_compared_with_a_revision() {
     assert_eq!(ran.code, 0, "{}", ran.err);
     assert!(ran.out.contains("described 50.0 % → 100.0 %"), "{}", ran.out);
     assert!(ran.out.contains("▲ scale.py"), "{}", ran.out);
+    // Under another name it is the same file.
+    std::fs::rename(
+        repository.workshop.path().join("scale.py"),
+        repository.workshop.path().join("scales.py"),
+    )
+    .unwrap();
+    let ran = repository.run(&["coverage", "--compare", "HEAD"]);
+    assert!(ran.out.contains("▲ scales.py  described 50.0 % → 100.0 %"), "{}", ran.out);
+    assert!(!ran.out.contains("scale.py"), "{}", ran.out);
+    std::fs::remove_file(repository.workshop.path().join("scales.py")).unwrap();
     repository.write("scale.py", &format!("{SCALE}\n\ndef press(must):\n    print(must)\n"));
     let ran = repository.run(&["coverage", "--compare", "HEAD", "--floor", "keep"]);
     assert_eq!(ran.code, 1);

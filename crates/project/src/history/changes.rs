@@ -8,7 +8,7 @@ use std::time::UNIX_EPOCH;
 use gix::bstr::ByteSlice;
 use gix::index::entry::{Mode, Stage};
 
-use super::{BlobId, HistoryFailure, Repository, Snapshot, broken};
+use super::{BlobId, CommitId, HistoryFailure, Repository, Snapshot, broken};
 use crate::Found;
 
 /// What the files are compared with.
@@ -74,9 +74,33 @@ impl Repository {
                 None => None,
             };
             let own = || staged_bytes.clone().or_else(|| std::fs::read(&file.path).ok()).unwrap_or_default();
-            let was = before.get(&file.shown).or_else(|| renames.source_of(self, &file.shown, blob, &own()));
+            let source = |renames: &mut Renames| renames.source_of(self, &file.shown, blob, &own());
+            let was = before.get(&file.shown).or_else(|| source(&mut renames).map(|(_, blob)| blob));
             let before = was.map(|was| self.bytes(was)).transpose()?;
             out.push(Change { path: file.shown.clone(), before, staged: staged_bytes });
+        }
+        Ok(out)
+    }
+
+    /// Returns what files on disk were called at a commit, by the names that they have now: those alone that have
+    /// another one.
+    ///
+    /// # Errors
+    /// [`HistoryFailure`] when the repository cannot be read.
+    pub fn renamed_since(
+        &self,
+        commit: CommitId,
+        files: &[Found],
+    ) -> Result<HashMap<String, String>, HistoryFailure> {
+        let (before, index) = (self.snapshot(commit)?, self.index()?);
+        let mut renames = Renames::of(self, &before, files, &index);
+        let mut out = HashMap::new();
+        for file in files.iter().filter(|file| before.get(&file.shown).is_none()) {
+            let Ok(bytes) = std::fs::read(&file.path) else { continue };
+            let blob = gix::objs::compute_hash(self.inner.object_hash(), gix::objs::Kind::Blob, &bytes).ok();
+            if let Some((was, _)) = renames.source_of(self, &file.shown, blob, &bytes) {
+                out.insert(file.shown.clone(), was);
+            }
         }
         Ok(out)
     }
@@ -149,7 +173,7 @@ impl Renames {
         path: &str,
         blob: Option<BlobId>,
         bytes: &[u8],
-    ) -> Option<BlobId> {
+    ) -> Option<(String, BlobId)> {
         let ending = |path: &str| path.rsplit_once('.').map(|(_, ending)| ending.to_owned());
         let found = match self.gone.iter().position(|(_, gone)| Some(*gone) == blob) {
             Some(found) => Some(found),
@@ -177,7 +201,7 @@ impl Renames {
             }
         };
         // Each is the source of one file.
-        found.map(|at| self.gone.remove(at).1)
+        found.map(|at| self.gone.remove(at))
     }
 }
 
