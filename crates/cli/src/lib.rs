@@ -39,6 +39,8 @@ enum Command {
     Mend(commands::mend::Mend),
     /// Bring docstrings into one notation; shows a diff unless told otherwise
     Recast(commands::recast::Recast),
+    /// Read it as callers will: a site of static pages, or Markdown
+    Pages(commands::pages::Pages),
     /// Are we getting better?
     Trend(commands::trend::Trend),
     /// What does the tool think this declares?
@@ -81,6 +83,7 @@ pub fn run(arguments: impl IntoIterator<Item = OsString>) -> Exit {
         Command::Draft(command) => command.run(),
         Command::Mend(command) => command.run(),
         Command::Recast(command) => command.run(),
+        Command::Pages(command) => command.run(),
         Command::Trend(command) => command.run(&pairs),
         Command::Outline(command) => command.run(&pairs),
         Command::Accept(command) => command.run(),

@@ -243,11 +243,22 @@ impl Session {
             reviewed.add(found, (&self.files[at], settings));
         }
         if let Some(accepted) = accepted {
-            let exists = |path: &str| self.project.root.join(path).is_file();
-            visited.gone = accepted.mark(&mut visited.files, &exists);
+            visited.gone = accepted.mark(&mut visited.files, &self.exists());
         }
         self.restrict(&mut visited);
         Ok(visited)
+    }
+
+    /// Marks what was accepted before.
+    pub(crate) fn mark_accepted(&self, files: &mut [Reviewed]) -> Result<(), Failure> {
+        if let Some(accepted) = self.accepted()? {
+            accepted.mark(files, &self.exists());
+        }
+        Ok(())
+    }
+
+    fn exists(&self) -> impl Fn(&str) -> bool {
+        |path: &str| self.project.root.join(path).is_file()
     }
 
     fn stale_in_history(&self) -> Result<HashMap<String, Vec<Finding>>, Failure> {

@@ -69,6 +69,17 @@ pub(crate) fn shows_progress() -> bool {
     std::io::stderr().is_terminal()
 }
 
+/// A bar on standard error with the time that is left, only where somebody looks on.
+pub(crate) fn progress(pieces: usize, what: &str) -> indicatif::ProgressBar {
+    if !shows_progress() {
+        return indicatif::ProgressBar::hidden();
+    }
+    let bar = indicatif::ProgressBar::new(u64::try_from(pieces).unwrap_or(u64::MAX));
+    let template = format!("{{wide_bar}} {{pos}} of {{len}} {what}, {{eta}} left");
+    let style = indicatif::ProgressStyle::with_template(&template);
+    style.map_or(bar.clone(), |style| bar.with_style(style))
+}
+
 /// Tells whether a person can be asked.
 pub(crate) fn can_ask() -> bool {
     std::io::stdin().is_terminal() && std::io::stdout().is_terminal()

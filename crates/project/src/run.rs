@@ -41,7 +41,12 @@ impl Reviewed {
     /// Reviews a file that was read.
     #[must_use]
     pub fn of(reading: &FileReading<'_>, encoding: Encoding) -> Self {
-        let review = review::review(reading);
+        Self::with(reading, encoding, review::review(reading))
+    }
+
+    /// Takes the review of a file that was read.
+    #[must_use]
+    pub fn with(reading: &FileReading<'_>, encoding: Encoding, review: review::FileReview) -> Self {
         // The text is only needed where a finding points into it.
         let source = if review.findings.is_empty() {
             Source::new(reading.source.path(), "")

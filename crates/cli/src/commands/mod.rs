@@ -10,6 +10,7 @@ pub(crate) mod languages;
 pub(crate) mod mend;
 pub(crate) mod merge;
 pub(crate) mod outline;
+pub(crate) mod pages;
 pub(crate) mod recast;
 pub(crate) mod review;
 pub(crate) mod rules;

@@ -6,7 +6,8 @@ use clap::{Args, ValueEnum};
 use jiff::Timestamp;
 use jiff::civil::Date;
 use jiff::tz::TimeZone;
-use vinequill_project::{From, Repository, Step, trend};
+use vinequill_core::coverage::Counts;
+use vinequill_project::{From, Point, Repository, Step, trend};
 
 use crate::exit::{Done, Exit, Failure};
 use crate::options::common::Common;
@@ -100,13 +101,7 @@ impl Trend {
                 "no commit of the current line is as new as `--from` wants"
             )));
         }
-        let bar = progress(steps.len());
-        let points = session.with_wanted(&self.common, &self.paths, |wanted, nested| {
-            let told = |done: usize| bar.set_position(u64::try_from(done).unwrap_or(u64::MAX));
-            trend(&repository, &steps, (wanted, nested, self.common.jobs), &told)
-        });
-        bar.finish_and_clear();
-        let points = points.map_err(|error| Failure::Io(error.into()))?;
+        let points = measured(&session, (&self.common, &self.paths), &repository, &steps)?;
         let rows: Vec<report::Row> = points
             .iter()
             .map(|point| report::Row {
@@ -150,14 +145,7 @@ impl Trend {
     fn chosen(&self, line: &[Step]) -> Vec<Step> {
         let mut out: Vec<Step> = match self.every {
             Some(Every::Commits(number)) => line.iter().step_by(number).copied().collect(),
-            Some(every) => {
-                let mut last = None;
-                let newest_of_each = |step: &&Step| {
-                    let period = period(every, day_of(**step));
-                    last.replace(period) != Some(period)
-                };
-                line.iter().filter(newest_of_each).copied().collect()
-            }
+            Some(every) => newest_of_each(line, every),
             None if self.last.is_some() || line.len() <= MOST => line.to_vec(),
             None => {
                 let place = |number: usize| number * (line.len() - 1) / (MOST - 1);
@@ -169,6 +157,46 @@ impl Trend {
         }
         out
     }
+}
+
+/// Measures commits, and shows how far it is.
+fn measured(
+    session: &Session,
+    (common, paths): (&Common, &[PathBuf]),
+    repository: &Repository,
+    steps: &[Step],
+) -> Result<Vec<Point>, Failure> {
+    let bar = terminal::progress(steps.len(), "commits");
+    let points = session.with_wanted(common, paths, |wanted, nested| {
+        let told = |done: usize| bar.set_position(u64::try_from(done).unwrap_or(u64::MAX));
+        trend(repository, steps, (wanted, nested, common.jobs), &told)
+    });
+    bar.finish_and_clear();
+    points.map_err(|error| Failure::Io(error.into()))
+}
+
+/// Measures the last commits of the newest months, oldest first, each with its day; nothing without a history.
+pub(crate) fn by_month(
+    session: &Session,
+    (common, paths): (&Common, &[PathBuf]),
+    months: usize,
+) -> Result<Vec<(String, Counts)>, Failure> {
+    let Ok(repository) = Repository::around(&session.project.root) else { return Ok(Vec::new()) };
+    let Ok(line) = repository.line(&From::Start) else { return Ok(Vec::new()) };
+    let mut steps = newest_of_each(&line, Every::Month);
+    steps.truncate(months);
+    let points = measured(session, (common, paths), &repository, &steps)?;
+    Ok(points.iter().map(|point| (day_of(point.step).to_string(), point.counts)).collect())
+}
+
+/// Chooses the newest commit of each period from a line, newest first.
+fn newest_of_each(line: &[Step], every: Every) -> Vec<Step> {
+    let mut last = None;
+    let is_newest = |step: &&Step| {
+        let period = period(every, day_of(**step));
+        last.replace(period) != Some(period)
+    };
+    line.iter().filter(is_newest).copied().collect()
 }
 
 fn at(step: Step) -> Timestamp {
@@ -190,16 +218,6 @@ fn period(every: Every, day: Date) -> (i32, i32) {
         Every::Month => (i32::from(day.year()), i32::from(day.month())),
         Every::Day | Every::Commits(_) => (i32::from(day.year()), i32::from(day.day_of_year())),
     }
-}
-
-/// A bar on standard error with the time that is left, only where somebody looks on.
-fn progress(steps: usize) -> indicatif::ProgressBar {
-    if !terminal::shows_progress() {
-        return indicatif::ProgressBar::hidden();
-    }
-    let bar = indicatif::ProgressBar::new(u64::try_from(steps).unwrap_or(u64::MAX));
-    let style = indicatif::ProgressStyle::with_template("{wide_bar} {pos} of {len} commits, {eta} left");
-    style.map_or(bar.clone(), |style| bar.with_style(style))
 }
 
 #[cfg(test)]

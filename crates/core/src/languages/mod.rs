@@ -48,6 +48,17 @@ pub fn find(id: &str) -> Option<&'static Language> {
     ALL.iter().copied().find(|language| language.id.as_str() == id)
 }
 
+/// Finds a language by the word that stands behind a fence of Markdown: its id, its ending, or what else it is called.
+#[must_use]
+pub fn for_fence(word: &str) -> Option<&'static Language> {
+    let word = word.to_ascii_lowercase();
+    if word.is_empty() {
+        return None;
+    }
+    let named = || ALL.iter().copied().find(|language| language.examples.fences.contains(&word.as_str()));
+    find(&word).or_else(named).or_else(|| for_file(&format!("x.{word}")))
+}
+
 /// Finds the language of a file by its name's ending.
 #[must_use]
 pub fn for_file(file_name: &str) -> Option<&'static Language> {

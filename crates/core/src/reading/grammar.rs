@@ -4,7 +4,8 @@ use std::sync::OnceLock;
 
 use tree_sitter::{Node, Tree};
 
-use super::{Custom, Given, Language, Parsers, Reader, Token, Walk, Wishes, attach, tree, walk};
+use super::classes::classes;
+use super::{Class, Custom, Given, Language, Parsers, Reader, Token, Walk, Wishes, attach, tree, walk};
 use crate::model::{Carrier, Doc, Outline};
 use crate::text::{Source, Span};
 
@@ -318,6 +319,12 @@ impl<G: Grammar> Reader for GrammarReader<G> {
         let source = Source::new("", text);
         let (tree, _) = self.parse(&source, Wishes { calls: true, ..Wishes::default() }, parsers)?;
         tree::errors(&tree).first().map(|error| error.start as usize)
+    }
+
+    fn classes(&self, source: &Source, parsers: &mut Parsers) -> Vec<(Span, Class)> {
+        let language = self.0.table().language();
+        let tree = parsers.parse(self.key(), language, &Given::all(source.text()));
+        tree.map(|tree| classes(&tree)).unwrap_or_default()
     }
 
     fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize {

@@ -1,7 +1,7 @@
 //! What a language is to the rest of the program: facts, and a reader.
 
 use super::flow::NO_HIERARCHY;
-use super::{Hierarchy, Parsers};
+use super::{Class, Hierarchy, Parsers};
 use crate::model::{Carrier, Dialect, LanguageId, NotationId, Outline};
 use crate::text::{Source, Span};
 
@@ -124,6 +124,12 @@ pub trait Reader: Sync {
     /// no grammar.
     fn stumbles(&self, _text: &str, _parsers: &mut Parsers) -> Option<usize> {
         None
+    }
+
+    /// Returns the pieces of code that are more than names and signs, in order, for showing them in colours; none
+    /// without a grammar.
+    fn classes(&self, _source: &Source, _parsers: &mut Parsers) -> Vec<(Span, Class)> {
+        Vec::new()
     }
 
     /// Parses and does nothing else: the yardstick of the benchmarks. Returns the number of nodes.

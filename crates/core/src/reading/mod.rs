@@ -2,12 +2,13 @@
 //!
 //! `mask` decides what the grammar is given; `walk` goes through the tree once and asks the language's
 //! `Grammar` what a node declares or does; `tree` is asked as a whole; `flow` works out what leaves a body; `gather` takes the comments
-//! on the way, `comments` takes them apart into lines; `attach` finds out which declaration each belongs to.
+//! on the way, `comments` takes them apart into lines; `classes` tells what shows in colours; `attach` finds out which declaration each belongs to.
 //! The other way round, `carrying` puts lines into comment marks, and `placing` puts a comment where its
 //! readers look for it.
 
 mod attach;
 mod carrying;
+mod classes;
 mod comments;
 mod flow;
 mod gather;
@@ -21,6 +22,7 @@ mod walk;
 
 pub use attach::{Custom, INSTRUCTION, attach};
 pub(crate) use carrying::wrap;
+pub use classes::Class;
 pub use comments::{block_lines, line_run_text, without_mark};
 pub use flow::{Hierarchy, Raised, Types};
 pub(crate) use grammar::kinds;

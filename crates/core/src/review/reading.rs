@@ -6,8 +6,8 @@ use std::sync::Arc;
 
 use smol_str::SmolStr;
 
-use super::waivers;
-use crate::index::{self, Family, FileFacts, Index};
+use super::{owner_of, waivers};
+use crate::index::{self, Family, FileFacts, Index, Member};
 use crate::languages;
 use crate::model::{
     CommentId, Construction, DeclId, Dialect, DocComment, EntryKind, Level, NotationId, Outline, Signature,
@@ -160,6 +160,13 @@ impl<'a> FileReading<'a> {
     #[must_use]
     pub fn doc(&self, id: DeclId) -> Option<&DocComment> {
         self.outline.declaration(id).comment.doc.and_then(|comment| self.docs.get(&comment))
+    }
+
+    /// Finds the member of a supertype of the project that a declaration overrides.
+    #[must_use]
+    pub fn overridden(&self, id: DeclId) -> Option<Member<'_>> {
+        let declaration = self.outline.declaration(id);
+        self.known().overridden(owner_of(self, declaration)?, declaration, self.language)
     }
 
     /// Returns what the comments of the file have in common.

@@ -1,0 +1,15 @@
+//! Pages of a project: each declaration as a caller reads it, with what is missing beside it. Values in, text out: whoever
+//! calls this writes the files.
+
+mod addresses;
+mod collect;
+mod markdown;
+mod safe;
+mod site;
+mod text;
+
+pub use addresses::Addresses;
+pub use collect::{DeclarationPage, EntryPage, FilePage, FindingPage, Side, collect};
+pub use markdown::{contents, markdown};
+pub use site::{About, Moment, Site, assets};
+pub use text::Form;

@@ -1,0 +1,449 @@
+//! The site: an overview, a page for each file, and what is searched.
+
+use std::collections::{BTreeMap, HashMap};
+
+use minijinja::value::ValueKind;
+use minijinja::{Environment, Error, ErrorKind, Value, context};
+use serde::Serialize;
+use vinequill_core::coverage::{Counts, permille};
+
+use crate::Addresses;
+use crate::addresses::From;
+use crate::collect::{DeclarationPage, EntryPage, FilePage, FindingPage};
+use crate::safe::escaped;
+use crate::text::{Setting, coloured, rendered};
+
+/// Styles and scripts, by their place in the site.
+#[must_use]
+pub const fn assets() -> [(&'static str, &'static str); 2] {
+    [("site.css", include_str!("assets/site.css")), ("site.js", include_str!("assets/site.js"))]
+}
+
+/// What is told of a project besides its files.
+#[derive(Clone, Debug, Default)]
+pub struct About {
+    /// Its name.
+    pub title: String,
+    /// What was not reviewed; empty when nothing was left out.
+    pub left: String,
+    /// Its coverage over time, oldest first.
+    pub history: Vec<Moment>,
+}
+
+/// The coverage of one commit.
+#[derive(Clone, Debug)]
+pub struct Moment {
+    /// The day, as in 2026-03-31.
+    pub day: String,
+    /// What it had.
+    pub counts: Counts,
+}
+
+/// Renders the pages of a project.
+pub struct Site<'a> {
+    pages: &'a [FilePage],
+    addresses: &'a Addresses,
+    about: &'a About,
+    /// Members by the path of their file, and by their owner and name.
+    members: HashMap<(&'a str, &'a str), (&'a FilePage, &'a DeclarationPage)>,
+    templates: Environment<'static>,
+}
+
+/// A folder or file with its numbers, as a row that can be opened.
+#[derive(Clone, Debug, Default, Serialize)]
+struct Row {
+    name: String,
+    address: String,
+    declared: u64,
+    described: String,
+    complete: String,
+    /// Cells of a bar of a hundred: complete, and described besides.
+    bar: (u64, u64),
+    /// How wide the bar is, in percent of the widest.
+    width: u64,
+    findings: u64,
+    rows: Vec<Row>,
+}
+
+#[derive(Default)]
+struct Folder {
+    counts: Counts,
+    findings: u64,
+    folders: BTreeMap<String, Folder>,
+    files: Vec<(String, String, Counts, u64)>,
+}
+
+impl<'a> Site<'a> {
+    /// Makes the site of some pages.
+    ///
+    /// # Panics
+    /// Never: the templates are the program's own, and a test renders each.
+    #[must_use]
+    pub fn of(pages: &'a [FilePage], addresses: &'a Addresses, about: &'a About) -> Self {
+        let mut templates = Environment::new();
+        // All that is not known to be HTML is escaped, and no more of it than HTML asks for.
+        templates.set_formatter(|out, _, value| {
+            let text = value.to_string();
+            let written = match value.kind() {
+                ValueKind::Undefined | ValueKind::None => Ok(()),
+                _ if value.is_safe() => out.write_str(&text),
+                _ => out.write_str(&escaped(&text)),
+            };
+            written.map_err(|error| Error::new(ErrorKind::WriteFailure, error.to_string()))
+        });
+        templates.set_trim_blocks(true);
+        templates.set_lstrip_blocks(true);
+        for (name, text) in [
+            ("frame.html", include_str!("templates/frame.html")),
+            ("overview.html", include_str!("templates/overview.html")),
+            ("file.html", include_str!("templates/file.html")),
+        ] {
+            templates.add_template(name, text).expect("the templates are our own");
+        }
+        let mut members = HashMap::new();
+        for page in pages {
+            for declaration in &page.declarations {
+                let key = (page.path.as_str(), last_two(&declaration.qualified));
+                members.entry(key).or_insert((page, declaration));
+            }
+        }
+        Self { pages, addresses, about, members, templates }
+    }
+
+    fn render(&self, name: &str, values: Value) -> String {
+        let template = self.templates.get_template(name).expect("the template was added");
+        template.render(values).expect("the templates are our own")
+    }
+
+    /// Renders the first page.
+    #[must_use]
+    pub fn overview(&self) -> String {
+        let mut total = Counts::default();
+        let mut root = Folder::default();
+        let mut rules: BTreeMap<(u8, &str, &str), u64> = BTreeMap::new();
+        let mut languages: BTreeMap<&str, (u64, Counts)> = BTreeMap::new();
+        let mut worst: Vec<(u64, &FilePage)> = Vec::new();
+        let (mut waived, mut accepted) = (0, 0);
+        for page in self.pages {
+            total.add(page.counts);
+            waived += page.waived;
+            accepted += page.accepted;
+            let own = languages.entry(page.language_name).or_default();
+            own.0 += 1;
+            own.1.add(page.counts);
+            let mut findings = 0;
+            for finding in page.declarations.iter().flat_map(|page| &page.findings).chain(&page.findings) {
+                *rules.entry((rank(finding.level), finding.level, finding.rule)).or_default() += 1;
+                findings += 1;
+            }
+            root.take(&page.path.split('/').collect::<Vec<_>>(), page, findings);
+            if findings > 0 {
+                worst.push((findings, page));
+            }
+        }
+        worst.sort_by(|a, b| b.0.cmp(&a.0).then_with(|| a.1.path.cmp(&b.1.path)));
+        let worst: Vec<Value> = worst
+            .iter()
+            .take(12)
+            .map(|(count, page)| context! { count, path => page.path, address => page.address })
+            .collect();
+        let mut rules: Vec<((u8, &str, &str), u64)> = rules.into_iter().collect();
+        rules.sort_by_key(|&((rank, _, rule), count)| (rank, std::cmp::Reverse(count), rule));
+        let rules: Vec<Value> =
+            rules.iter().map(|((_, level, rule), count)| context! { level, rule, count }).collect();
+        let languages: Vec<Value> = languages
+            .iter()
+            .map(|(name, (files, counts))| {
+                context! { name, files, declared => counts.declared, described => share(counts.described, *counts) }
+            })
+            .collect();
+        // The longest bar is that of the largest of what is seen first.
+        let largest = root.top().map(|counts| counts.declared).max().unwrap_or(1).max(1);
+        let rows = root.rows(largest);
+        self.render(
+            "overview.html",
+            context! {
+                root => "", page_title => self.about.title, title => self.about.title, left => self.about.left, waived, accepted, rows,
+                rules, chart => chart(&self.about.history),
+                languages, worst,
+                declared => total.declared, excused => total.excused, described => share(total.described, total),
+                complete => share(total.complete, total), described_count => total.described,
+                complete_count => total.complete, files => self.pages.len(),
+            },
+        )
+    }
+
+    /// Renders the page of a file.
+    #[must_use]
+    pub fn file(&self, page: &FilePage) -> String {
+        let depth = page.address.matches('/').count();
+        let root = "../".repeat(depth);
+        let declarations: Vec<Value> =
+            page.declarations.iter().map(|declaration| self.declaration(page, declaration, &root)).collect();
+        self.render(
+            "file.html",
+            context! {
+                root, page_title => format!("{} – {}", page.path, self.about.title), title => self.about.title, path => page.path,
+                language => page.language_name, declarations, findings => findings(&page.findings),
+                declared => page.counts.declared, described => share(page.counts.described, page.counts),
+                complete => share(page.counts.complete, page.counts),
+            },
+        )
+    }
+
+    fn declaration(&self, file: &FilePage, page: &DeclarationPage, root: &str) -> Value {
+        let broken = broken_of(page);
+        let setting = |file: &'a FilePage, page: &'a DeclarationPage| Setting {
+            addresses: self.addresses,
+            from: From { page: &file.address, qualified: &page.qualified, language: file.language },
+            root: "",
+            language: file.language,
+            broken: &[],
+        };
+        let own = Setting {
+            addresses: self.addresses,
+            from: From { page: &file.address, qualified: &page.qualified, language: file.language },
+            root,
+            language: file.language,
+            broken: &broken,
+        };
+        let html = |text: &str| Value::from_safe_string(rendered(text, page.form, own));
+        let base = self.base(page);
+        let inherited = |text: &str| {
+            base.map(|(file, base)| {
+                Value::from_safe_string(rendered(text, base.form, Setting { root, ..setting(file, base) }))
+            })
+        };
+        let entry = |entry: &EntryPage, base: Option<&EntryPage>| {
+            let taken = base.filter(|base| entry.text.trim().is_empty() && !base.text.trim().is_empty());
+            context! {
+                name => entry.name, type => entry.ty, default => entry.default, origin => entry.origin,
+                missing => entry.missing, has_text => !entry.text.trim().is_empty(), text => html(&entry.text),
+                inherited => taken.and_then(|base| inherited(&base.text)),
+            }
+        };
+        let entries = |own: &[EntryPage], of: fn(&DeclarationPage) -> &[EntryPage]| {
+            let bases = base.map(|(_, base)| of(base)).filter(|bases| bases.len() == own.len());
+            let based = |at: usize| bases.and_then(|bases| bases.get(at));
+            own.iter().enumerate().map(|(at, own)| entry(own, based(at))).collect::<Vec<_>>()
+        };
+        let status = match (page.asked, page.counts.described > 0, page.counts.complete > 0) {
+            (false, ..) => "",
+            (true, false, _) => "undescribed",
+            (true, true, false) => "incomplete",
+            (true, true, true) => "complete",
+        };
+        let others: Vec<Value> =
+            page.others.iter().map(|(tag, text)| context! { tag, text => html(text) }).collect();
+        let origin = base.map(|(file, base)| {
+            context! { name => base.qualified, address => format!("{root}{}#{}", file.address, base.anchor) }
+        });
+        let base_text = |of: fn(&DeclarationPage) -> &str| base.and_then(|(_, base)| inherited(of(base)));
+        let excerpt: Vec<Value> = page
+            .excerpt
+            .1
+            .iter()
+            .zip(page.excerpt.0..)
+            .map(|((side, text), number)| context! { side => side.as_str(), text, number })
+            .collect();
+        context! {
+            anchor => page.anchor, name => page.name, qualified => page.qualified, kind => page.kind,
+            surface => page.surface, line => page.line,
+            signature => Value::from_safe_string(coloured(&page.signature, file.language)),
+            has_summary => !page.summary.is_empty(), summary => html(&page.summary),
+            description => html(&page.description), has_description => !page.description.is_empty(), status,
+            deprecated => page.deprecated, inherits => page.inherits, origin, callable => page.callable,
+            base_summary => base_text(|base| &base.summary), base_description => base_text(|base| &base.description),
+            parameters => entries(&page.parameters, |page| &page.parameters),
+            returns => page.returns.as_ref().map(|own| entry(own, base.and_then(|(_, base)| base.returns.as_ref()))),
+            throws => entries(&page.throws, |page| &page.throws), others,
+            findings => findings(&page.findings), excerpt, excerpt_line => page.excerpt.0,
+        }
+    }
+
+    /// Returns the member whose text stands for that of a member without one: that of the supertype, or one further up.
+    fn base(&self, page: &DeclarationPage) -> Option<(&'a FilePage, &'a DeclarationPage)> {
+        if !page.description.is_empty() {
+            return None;
+        }
+        let mut over = page.overrides.as_ref();
+        // Broken code has cycles.
+        for _ in 0..8 {
+            let (path, owner) = over?;
+            let key = format!("{owner}.{}", page.name);
+            let found = self.members.get(&(path.as_str(), key.as_str())).copied()?;
+            if !found.1.description.is_empty() {
+                return Some(found);
+            }
+            over = found.1.overrides.as_ref();
+        }
+        None
+    }
+
+    /// Renders what is searched: a script, since pages that are opened from disk may read nothing else.
+    #[must_use]
+    pub fn search(&self) -> String {
+        let mut pages = Vec::with_capacity(self.pages.len());
+        let mut names = Vec::new();
+        for (at, page) in self.pages.iter().enumerate() {
+            pages.push((page.address.as_str(), page.path.as_str(), page.language_name));
+            for declaration in &page.declarations {
+                let mut rules: Vec<&str> = declaration.findings.iter().map(|finding| finding.rule).collect();
+                rules.sort_unstable();
+                rules.dedup();
+                let level =
+                    declaration.findings.iter().map(|finding| 4 - rank(finding.level)).max().unwrap_or(0);
+                names.push((
+                    declaration.qualified.as_str(),
+                    declaration.anchor.as_str(),
+                    declaration.kind,
+                    declaration.surface,
+                    at,
+                    level,
+                    rules.join(" "),
+                ));
+            }
+        }
+        // Strings and numbers always serialise; a script must not be ended by what is in it.
+        let json = serde_json::to_string(&(pages, names)).unwrap_or_default().replace("</", "<\\/");
+        format!("// @generated: what is found by name.\nwindow.vinequillNames = {json};\n")
+    }
+}
+
+/// Returns the owner and name at the end of a qualified name.
+fn last_two(qualified: &str) -> &str {
+    qualified.rmatch_indices('.').nth(1).map_or(qualified, |(at, _)| &qualified[at + 1..])
+}
+
+/// Returns the references of a comment that lead nowhere, as the review knows.
+fn broken_of(page: &DeclarationPage) -> Vec<&str> {
+    let broken = page.findings.iter().filter(|finding| finding.rule == "reference.broken");
+    broken.map(|finding| finding.subject.as_str()).collect()
+}
+
+/// Draws coverage over time: lines in a field of a hundred by a hundred, and what is said of them.
+fn chart(history: &[Moment]) -> Option<Value> {
+    let (first, last) = (history.first()?, history.last().filter(|_| history.len() > 1)?);
+    let tenths = |part, counts: Counts| permille(part, counts.declared).unwrap_or(0);
+    let line = |of: fn(Counts) -> u64| {
+        let points = history.iter().enumerate().map(|(at, moment)| {
+            let (x, y) =
+                (at * 600 / (history.len() - 1), 150 - tenths(of(moment.counts), moment.counts) * 150 / 1000);
+            format!("{x},{y}")
+        });
+        points.collect::<Vec<_>>().join(" ")
+    };
+    let rows: Vec<Value> = history
+        .iter()
+        .map(|moment| {
+            let counts = moment.counts;
+            context! {
+                day => moment.day, declared => counts.declared, described => share(counts.described, counts),
+                complete => share(counts.complete, counts),
+            }
+        })
+        .collect();
+    let height = |part| 150 - tenths(part, last.counts) * 150 / 1000;
+    // Two labels at one height could not be read.
+    let (described, complete) = (height(last.counts.described), height(last.counts.complete));
+    Some(context! {
+        described => line(|counts| counts.described), complete => line(|counts| counts.complete), rows,
+        described_at => described, complete_at => complete.max(described + 14), first => first.day, last => last.day,
+        described_now => share(last.counts.described, last.counts), complete_now => share(last.counts.complete, last.counts),
+    })
+}
+
+fn findings(findings: &[FindingPage]) -> Vec<Value> {
+    findings
+        .iter()
+        .map(|finding| {
+            context! { rule => finding.rule, level => finding.level, message => Value::from_safe_string(with_code(&finding.message)), line => finding.line }
+        })
+        .collect()
+}
+
+/// Shows what stands between backticks as code.
+fn with_code(message: &str) -> String {
+    let mut out = String::new();
+    for (at, part) in message.split('`').enumerate() {
+        if at > 0 {
+            out.push_str(if at % 2 == 1 { "<code>" } else { "</code>" });
+        }
+        out.push_str(&escaped(part));
+    }
+    if message.matches('`').count() % 2 == 1 {
+        out.push_str("</code>");
+    }
+    out
+}
+
+/// The gravest first.
+fn rank(level: &str) -> u8 {
+    match level {
+        "error" => 1,
+        "warning" => 2,
+        _ => 3,
+    }
+}
+
+fn share(part: u64, of: Counts) -> String {
+    permille(part, of.declared)
+        .map_or("–".to_owned(), |tenths| format!("{}.{} %", tenths / 10, tenths % 10))
+}
+
+impl Folder {
+    fn take(&mut self, parts: &[&str], page: &FilePage, findings: u64) {
+        self.counts.add(page.counts);
+        self.findings += findings;
+        match parts {
+            [] => {}
+            [name] => self.files.push(((*name).to_owned(), page.address.clone(), page.counts, findings)),
+            [folder, rest @ ..] => {
+                self.folders.entry((*folder).to_owned()).or_default().take(rest, page, findings)
+            }
+        }
+    }
+
+    /// Returns the numbers of what is in it.
+    fn top(&self) -> impl Iterator<Item = Counts> {
+        let files = self.files.iter().map(|(_, _, counts, _)| *counts);
+        self.folders.values().map(|folder| folder.counts).chain(files)
+    }
+
+    fn rows(&self, all: u64) -> Vec<Row> {
+        let mut out = Vec::new();
+        for (name, folder) in &self.folders {
+            // A folder of one folder is one step.
+            let (mut name, mut folder) = (name.clone(), folder);
+            while folder.files.is_empty()
+                && folder.folders.len() == 1
+                && let Some((inner, only)) = folder.folders.iter().next()
+            {
+                name = format!("{name}/{inner}");
+                folder = only;
+            }
+            let rows = folder.rows(all);
+            out.push(Row { rows, ..row(name + "/", String::new(), (folder.counts, folder.findings), all) });
+        }
+        for (name, address, counts, findings) in &self.files {
+            out.push(row(name.clone(), address.clone(), (*counts, *findings), all));
+        }
+        out
+    }
+}
+
+fn row(name: String, address: String, (counts, findings): (Counts, u64), all: u64) -> Row {
+    let part = |part: u64| (part * 100).checked_div(counts.declared).unwrap_or(0);
+    let complete = part(counts.complete);
+    Row {
+        name,
+        address,
+        declared: counts.declared,
+        described: share(counts.described, counts),
+        complete: share(counts.complete, counts),
+        bar: (complete, part(counts.described).saturating_sub(complete)),
+        width: if counts.declared == 0 { 0 } else { (counts.declared * 100 / all).max(3) },
+        findings,
+        rows: Vec::new(),
+    }
+}
