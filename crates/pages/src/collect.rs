@@ -220,7 +220,7 @@ pub fn collect(reading: &FileReading<'_>, review: &FileReview) -> FilePage {
 }
 
 /// Returns a name as it may stand in addresses: other signs than letters, digits and a few are told by number.
-fn safe(name: &str, also: char) -> String {
+pub(crate) fn safe(name: &str, also: char) -> String {
     let mut out = String::with_capacity(name.len());
     for c in name.chars() {
         if c.is_alphanumeric() || matches!(c, '.' | '-' | '_' | '$') || c == also {

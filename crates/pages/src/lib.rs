@@ -7,6 +7,7 @@ mod markdown;
 mod safe;
 mod site;
 mod text;
+mod tree;
 
 pub use addresses::Addresses;
 pub use collect::{DeclarationPage, EntryPage, FilePage, FindingPage, Side, collect};

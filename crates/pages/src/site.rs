@@ -4,7 +4,6 @@ use std::collections::{BTreeMap, HashMap};
 
 use minijinja::value::ValueKind;
 use minijinja::{Environment, Error, ErrorKind, Value, context};
-use serde::Serialize;
 use vinequill_core::coverage::{Counts, permille};
 
 use crate::Addresses;
@@ -12,6 +11,7 @@ use crate::addresses::From;
 use crate::collect::{DeclarationPage, EntryPage, FilePage, FindingPage};
 use crate::safe::escaped;
 use crate::text::{Setting, coloured, rendered};
+use crate::tree::Folder;
 
 /// Styles and scripts, by their place in the site.
 #[must_use]
@@ -40,37 +40,15 @@ pub struct Moment {
 }
 
 /// Renders the pages of a project.
+#[derive(Debug)]
 pub struct Site<'a> {
+    folders: Folder,
     pages: &'a [FilePage],
     addresses: &'a Addresses,
     about: &'a About,
     /// Members by the path of their file, and by their owner and name.
     members: HashMap<(&'a str, &'a str), (&'a FilePage, &'a DeclarationPage)>,
     templates: Environment<'static>,
-}
-
-/// A folder or file with its numbers, as a row that can be opened.
-#[derive(Clone, Debug, Default, Serialize)]
-struct Row {
-    name: String,
-    address: String,
-    declared: u64,
-    described: String,
-    complete: String,
-    /// Cells of a bar of a hundred: complete, and described besides.
-    bar: (u64, u64),
-    /// How wide the bar is, in percent of the widest.
-    width: u64,
-    findings: u64,
-    rows: Vec<Row>,
-}
-
-#[derive(Default)]
-struct Folder {
-    counts: Counts,
-    findings: u64,
-    folders: BTreeMap<String, Folder>,
-    files: Vec<(String, String, Counts, u64)>,
 }
 
 impl<'a> Site<'a> {
@@ -96,18 +74,22 @@ impl<'a> Site<'a> {
         for (name, text) in [
             ("frame.html", include_str!("templates/frame.html")),
             ("overview.html", include_str!("templates/overview.html")),
+            ("tree.html", include_str!("templates/tree.html")),
+            ("folder.html", include_str!("templates/folder.html")),
             ("file.html", include_str!("templates/file.html")),
         ] {
             templates.add_template(name, text).expect("the templates are our own");
         }
         let mut members = HashMap::new();
+        let mut folders = Folder::default();
         for page in pages {
+            folders.take(page, findings_of(page));
             for declaration in &page.declarations {
                 let key = (page.path.as_str(), last_two(&declaration.qualified));
                 members.entry(key).or_insert((page, declaration));
             }
         }
-        Self { pages, addresses, about, members, templates }
+        Self { folders, pages, addresses, about, members, templates }
     }
 
     fn render(&self, name: &str, values: Value) -> String {
@@ -119,7 +101,6 @@ impl<'a> Site<'a> {
     #[must_use]
     pub fn overview(&self) -> String {
         let mut total = Counts::default();
-        let mut root = Folder::default();
         let mut rules: BTreeMap<(u8, &str, &str), u64> = BTreeMap::new();
         let mut languages: BTreeMap<&str, (u64, Counts)> = BTreeMap::new();
         let mut worst: Vec<(u64, &FilePage)> = Vec::new();
@@ -131,14 +112,12 @@ impl<'a> Site<'a> {
             let own = languages.entry(page.language_name).or_default();
             own.0 += 1;
             own.1.add(page.counts);
-            let mut findings = 0;
             for finding in page.declarations.iter().flat_map(|page| &page.findings).chain(&page.findings) {
                 *rules.entry((rank(finding.level), finding.level, finding.rule)).or_default() += 1;
-                findings += 1;
             }
-            root.take(&page.path.split('/').collect::<Vec<_>>(), page, findings);
-            if findings > 0 {
-                worst.push((findings, page));
+            let count = findings_of(page);
+            if count > 0 {
+                worst.push((count, page));
             }
         }
         worst.sort_by(|a, b| b.0.cmp(&a.0).then_with(|| a.1.path.cmp(&b.1.path)));
@@ -157,9 +136,7 @@ impl<'a> Site<'a> {
                 context! { name, files, declared => counts.declared, described => share(counts.described, *counts) }
             })
             .collect();
-        // The longest bar is that of the largest of what is seen first.
-        let largest = root.top().map(|counts| counts.declared).max().unwrap_or(1).max(1);
-        let rows = root.rows(largest);
+        let rows = self.folders.rows("");
         self.render(
             "overview.html",
             context! {
@@ -173,6 +150,29 @@ impl<'a> Site<'a> {
         )
     }
 
+    /// Renders the pages of large folders, each with its address.
+    #[must_use]
+    pub fn folders(&self) -> Vec<(String, String)> {
+        let render = |folder: &Folder| {
+            let address = folder.address();
+            let root = "../".repeat(address.matches('/').count());
+            let (outer, name) = folder.path().rsplit_once('/').unwrap_or(("", folder.path()));
+            let counts = folder.counts;
+            let html = self.render(
+                "folder.html",
+                context! {
+                    root, page_title => format!("{} – {}", folder.path(), self.about.title),
+                    title => self.about.title, name, steps => self.folders.steps(outer, &root),
+                    rows => folder.rows(&root), files => folder.size, declared => counts.declared,
+                    described => share(counts.described, counts), complete => share(counts.complete, counts),
+                    excused => counts.excused, found => folder.findings,
+                },
+            );
+            (address, html)
+        };
+        self.folders.with_pages().into_iter().map(render).collect()
+    }
+
     /// Renders the page of a file.
     #[must_use]
     pub fn file(&self, page: &FilePage) -> String {
@@ -183,7 +183,9 @@ impl<'a> Site<'a> {
         self.render(
             "file.html",
             context! {
-                root, page_title => format!("{} – {}", page.path, self.about.title), title => self.about.title, path => page.path,
+                steps => self.folders.steps(page.path.rsplit_once('/').map_or("", |(outer, _)| outer), &root),
+                root, page_title => format!("{} – {}", page.path, self.about.title), title => self.about.title,
+                path => page.path,
                 language => page.language_name, declarations, findings => findings(&page.findings),
                 declared => page.counts.declared, described => share(page.counts.described, page.counts),
                 complete => share(page.counts.complete, page.counts),
@@ -283,31 +285,35 @@ impl<'a> Site<'a> {
     /// Renders what is searched: a script, since pages that are opened from disk may read nothing else.
     #[must_use]
     pub fn search(&self) -> String {
+        let mut words = Words::default();
         let mut pages = Vec::with_capacity(self.pages.len());
         let mut names = Vec::new();
         for (at, page) in self.pages.iter().enumerate() {
-            pages.push((page.address.as_str(), page.path.as_str(), page.language_name));
+            pages.push((page.address.as_str(), page.path.as_str(), words.number(page.language_name)));
             for declaration in &page.declarations {
-                let mut rules: Vec<&str> = declaration.findings.iter().map(|finding| finding.rule).collect();
+                let mut rules: Vec<usize> =
+                    declaration.findings.iter().map(|finding| words.number(finding.rule)).collect();
                 rules.sort_unstable();
                 rules.dedup();
                 let level =
                     declaration.findings.iter().map(|finding| 4 - rank(finding.level)).max().unwrap_or(0);
-                names.push((
-                    declaration.qualified.as_str(),
-                    declaration.anchor.as_str(),
-                    declaration.kind,
-                    declaration.surface,
-                    at,
-                    level,
-                    rules.join(" "),
-                ));
+                // Most stand at a place of their own name.
+                let own = declaration.anchor != declaration.qualified;
+                let anchor = if own { declaration.anchor.as_str() } else { "" };
+                let (kind, surface) = (words.number(declaration.kind), words.number(declaration.surface));
+                names.push((declaration.qualified.as_str(), anchor, kind, surface, at, level, rules));
             }
         }
         // Strings and numbers always serialise; a script must not be ended by what is in it.
-        let json = serde_json::to_string(&(pages, names)).unwrap_or_default().replace("</", "<\\/");
+        let json = serde_json::to_string(&(words.0, pages, names)).unwrap_or_default().replace("</", "<\\/");
         format!("// @generated: what is found by name.\nwindow.vinequillNames = {json};\n")
     }
+}
+
+/// Counts the findings of a file.
+fn findings_of(page: &FilePage) -> u64 {
+    let own = page.declarations.iter().map(|declaration| declaration.findings.len()).sum::<usize>();
+    (own + page.findings.len()) as u64
 }
 
 /// Returns the owner and name at the end of a qualified name.
@@ -353,6 +359,19 @@ fn chart(history: &[Moment]) -> Option<Value> {
     })
 }
 
+/// Words that are said often, each once.
+#[derive(Default)]
+struct Words(Vec<&'static str>);
+
+impl Words {
+    fn number(&mut self, word: &'static str) -> usize {
+        self.0.iter().position(|known| *known == word).unwrap_or_else(|| {
+            self.0.push(word);
+            self.0.len() - 1
+        })
+    }
+}
+
 fn findings(findings: &[FindingPage]) -> Vec<Value> {
     findings
         .iter()
@@ -386,64 +405,7 @@ fn rank(level: &str) -> u8 {
     }
 }
 
-fn share(part: u64, of: Counts) -> String {
+pub(crate) fn share(part: u64, of: Counts) -> String {
     permille(part, of.declared)
         .map_or("–".to_owned(), |tenths| format!("{}.{} %", tenths / 10, tenths % 10))
-}
-
-impl Folder {
-    fn take(&mut self, parts: &[&str], page: &FilePage, findings: u64) {
-        self.counts.add(page.counts);
-        self.findings += findings;
-        match parts {
-            [] => {}
-            [name] => self.files.push(((*name).to_owned(), page.address.clone(), page.counts, findings)),
-            [folder, rest @ ..] => {
-                self.folders.entry((*folder).to_owned()).or_default().take(rest, page, findings)
-            }
-        }
-    }
-
-    /// Returns the numbers of what is in it.
-    fn top(&self) -> impl Iterator<Item = Counts> {
-        let files = self.files.iter().map(|(_, _, counts, _)| *counts);
-        self.folders.values().map(|folder| folder.counts).chain(files)
-    }
-
-    fn rows(&self, all: u64) -> Vec<Row> {
-        let mut out = Vec::new();
-        for (name, folder) in &self.folders {
-            // A folder of one folder is one step.
-            let (mut name, mut folder) = (name.clone(), folder);
-            while folder.files.is_empty()
-                && folder.folders.len() == 1
-                && let Some((inner, only)) = folder.folders.iter().next()
-            {
-                name = format!("{name}/{inner}");
-                folder = only;
-            }
-            let rows = folder.rows(all);
-            out.push(Row { rows, ..row(name + "/", String::new(), (folder.counts, folder.findings), all) });
-        }
-        for (name, address, counts, findings) in &self.files {
-            out.push(row(name.clone(), address.clone(), (*counts, *findings), all));
-        }
-        out
-    }
-}
-
-fn row(name: String, address: String, (counts, findings): (Counts, u64), all: u64) -> Row {
-    let part = |part: u64| (part * 100).checked_div(counts.declared).unwrap_or(0);
-    let complete = part(counts.complete);
-    Row {
-        name,
-        address,
-        declared: counts.declared,
-        described: share(counts.described, counts),
-        complete: share(counts.complete, counts),
-        bar: (complete, part(counts.described).saturating_sub(complete)),
-        width: if counts.declared == 0 { 0 } else { (counts.declared * 100 / all).max(3) },
-        findings,
-        rows: Vec::new(),
-    }
 }

@@ -76,6 +76,8 @@ impl Pages {
             page.leave_out(&accepted.map(|(at, _)| at).collect::<Vec<_>>());
         }
         drop(reviewed);
+        let pool =
+            rayon::ThreadPoolBuilder::new().num_threads(self.common.jobs).build().map_err(Failure::usage)?;
         let first = match self.format {
             Format::Html => {
                 let history = by_month(&session, (&self.common, &self.paths), MONTHS)?;
@@ -84,11 +86,11 @@ impl Pages {
                     left,
                     history: history.into_iter().map(|(day, counts)| Moment { day, counts }).collect(),
                 };
-                write_site(&mut folder, &pages, &about)?;
+                pool.install(|| write_site(&mut folder, &pages, &about))?;
                 "index.html"
             }
             Format::Markdown => {
-                write_markdown(&mut folder, &pages, &title_of(&session.project.root))?;
+                pool.install(|| write_markdown(&mut folder, &pages, &title_of(&session.project.root)))?;
                 "README.md"
             }
         };
@@ -114,11 +116,19 @@ fn write_site(folder: &mut Folder, pages: &[FilePage], about: &About) -> Result<
     let site = Site::of(pages, &addresses, about);
     let names =
         ["index.html", "names.js"].into_iter().chain(assets().map(|(name, _)| name)).map(str::to_owned);
-    folder.prepare(names.chain(pages.iter().map(|page| page.address.clone())))?;
+    let folders = site.folders();
+    folder.prepare(
+        names
+            .chain(folders.iter().map(|(address, _)| address.clone()))
+            .chain(pages.iter().map(|page| page.address.clone())),
+    )?;
     folder.put("index.html", &site.overview())?;
     folder.put("names.js", &site.search())?;
     for (name, text) in assets() {
         folder.put(name, text)?;
+    }
+    for (address, html) in &folders {
+        folder.put(address, html)?;
     }
     let bar = terminal::progress(pages.len(), "pages written");
     let folder = &*folder;
