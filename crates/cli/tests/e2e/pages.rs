@@ -141,6 +141,31 @@ fn pages_are_well_formed_and_their_links_lead_somewhere() {
     assert!(checked > 300, "{checked}");
 }
 
+/// A page is usable at once, however large the project is.
+#[test]
+fn large_folders_have_pages_of_their_own() {
+    let workshop = Workshop::new();
+    for number in 0..160 {
+        let text = format!("def weigh{number}(load):\n    \"\"\"Weigh it.\"\"\"\n    print(load)\n");
+        workshop.write(&format!("yard/old/scale{number}.py"), text.as_bytes());
+    }
+    workshop.write("cellar/tank.py", b"def fill():\n    \"\"\"Fill it.\"\"\"\n    print()\n");
+    assert_eq!(workshop.run(&["pages", "-o", "site"]).code, 0);
+    let pages = pages(&workshop.path().join("site"));
+    let overview = held("index.html", &pages["index.html"]);
+    assert!(overview.links.iter().any(|link| link == "folders/yard/old.html"), "{:?}", overview.links);
+    assert!(overview.links.iter().any(|link| link == "files/cellar/tank.py.html"), "{:?}", overview.links);
+    assert!(!overview.links.iter().any(|link| link.contains("scale7")), "{:?}", overview.links);
+    let folder = held("old.html", &pages["folders/yard/old.html"]);
+    assert!(
+        folder.links.iter().any(|link| link == "../../files/yard/old/scale7.py.html"),
+        "{:?}",
+        folder.links
+    );
+    let file = held("scale7", &pages["files/yard/old/scale7.py.html"]);
+    assert!(file.links.iter().any(|link| link == "../../../folders/yard/old.html"), "{:?}", file.links);
+}
+
 /// A reference in one file leads to what another declares, in the words of each notation.
 #[test]
 fn references_lead_to_declarations() {
