@@ -3,12 +3,12 @@
 use std::collections::HashMap;
 
 use vinequill_core::coverage::{self, Counts};
-use vinequill_core::model::{
-    DeclId, Declaration, DocComment, Entry, EntryKind, Level, Origin, ParamName, State, Variadic,
-};
+use vinequill_core::model::{DeclId, Declaration, DocComment, Level, State};
 use vinequill_core::review::{FileReading, FileReview, Standing, Standings};
 use vinequill_core::text::Span;
 
+use crate::entries::{parameters, returned, thrown};
+use crate::others::{described, others};
 use crate::text::Form;
 
 /// The page of one file.
@@ -77,8 +77,8 @@ pub struct DeclarationPage {
     pub returns: Option<EntryPage>,
     /// Exceptions, described or found in the code.
     pub throws: Vec<EntryPage>,
-    /// What other tags say: the tag, and its text.
-    pub others: Vec<(String, String)>,
+    /// What the comment says besides, in order: a heading or a tag, which may be empty, and the text.
+    pub others: Vec<Other>,
     /// It is deprecated.
     pub deprecated: bool,
     /// The comment is taken over from elsewhere.
@@ -95,6 +95,19 @@ pub struct DeclarationPage {
     pub excerpt: (u32, Vec<(Side, String)>),
     /// It is called.
     pub callable: bool,
+}
+
+/// A part of a comment that is neither description nor entry.
+#[derive(Clone, Debug, Default)]
+pub struct Other {
+    /// Its heading, or its tag; empty for text without either.
+    pub title: String,
+    /// It is a heading of its own, not a tag.
+    pub is_section: bool,
+    /// The text is nothing but code.
+    pub is_code: bool,
+    /// What it says.
+    pub text: String,
 }
 
 /// Which side a line of source is of.
@@ -240,54 +253,17 @@ fn declared(
     let declaration = reading.outline.declaration(id);
     let doc = reading.doc(id);
     let source = &reading.source;
-    let text = |span: Span| doc.map(|doc| doc.text_lines(source, span)).unwrap_or_default();
-    let missing = |rule: &str, name: &str| {
-        findings.iter().any(|finding| finding.rule == rule && finding.subject == name)
-    };
-    let entry_of = |kind: EntryKind, name: &str| -> Option<&Entry> {
-        doc.and_then(|doc| {
-            doc.entries_of(kind)
-                .find(|entry| entry.names.iter().any(|own| own.name.as_str() == name && !own.dotted))
-        })
-    };
-    let mut parameters = Vec::new();
-    let signature = &declaration.signature;
-    for parameter in &signature.type_parameters {
-        let entry = entry_of(EntryKind::TypeParam, parameter.name.as_str());
-        parameters.push(EntryPage {
-            name: parameter.name.to_string(),
-            text: entry.and_then(|entry| entry.text).map(text).unwrap_or_default(),
-            origin: "type parameter",
-            missing: missing("typeparam.missing", parameter.name.as_str()),
-            ..EntryPage::default()
-        });
-    }
-    for parameter in &signature.parameters {
-        let name = match &parameter.name {
-            ParamName::Named(name) => name.to_string(),
-            ParamName::Rest => "...".to_owned(),
-            ParamName::Unnamed => String::new(),
-            ParamName::Destructured(_) => one_line(source.slice(parameter.span)),
-        };
-        let entry = entry_of(EntryKind::Param, &name).or_else(|| entry_of(EntryKind::Property, &name));
-        let stars = match parameter.variadic {
-            Variadic::No => "",
-            Variadic::Positional | Variadic::Keywords => "…",
-        };
-        let ty = parameter.ty.or(entry.and_then(|entry| entry.ty));
-        parameters.push(EntryPage {
-            missing: missing("param.missing", &name),
-            name: format!("{name}{stars}"),
-            ty: ty.map(|span| one_line(source.slice(span))).unwrap_or_default(),
-            default: parameter.default.map(|span| one_line(source.slice(span))).unwrap_or_default(),
-            text: entry.and_then(|entry| entry.text).map(text).unwrap_or_default(),
-            ..EntryPage::default()
-        });
-    }
-    if let Some(doc) = doc {
-        add_others(&mut parameters, reading, (declaration, doc));
-    }
+    let mut parameters = parameters(reading, declaration, doc, &findings);
     let line = source.line(declaration.name_span.start);
+    let mut returns = returned(reading, declaration, doc, &findings);
+    // Where entries are not the custom, lists without a word only repeat the signature.
+    if matches!(doc.map_or("", |doc| doc.notation.as_str()), "prose" | "headings") {
+        let is_bare = |entry: &EntryPage| entry.text.is_empty() && !entry.missing;
+        if parameters.iter().all(is_bare) {
+            parameters.clear();
+        }
+        returns = returns.filter(|entry| !is_bare(entry));
+    }
     DeclarationPage {
         anchor,
         name: declaration.name.to_string(),
@@ -302,7 +278,7 @@ fn declared(
         ),
         summary: doc.map(|doc| doc.summary_prose(source)).unwrap_or_default(),
         description: doc.map(|doc| described(reading, doc)).unwrap_or_default(),
-        returns: returned(reading, declaration, doc, &findings),
+        returns,
         throws: thrown(reading, declaration, doc, &findings),
         others: doc.map(|doc| others(reading, doc)).unwrap_or_default(),
         deprecated: declaration.deprecated || doc.is_some_and(|doc| doc.deprecated),
@@ -314,42 +290,6 @@ fn declared(
         findings,
         excerpt: excerpt(reading, declaration, doc),
         callable: declaration.kind.is_callable(),
-    }
-}
-
-/// Adds entries that are of no parameter of the signature: parts of one behind it; those of a type, whose constructor
-/// may take them; and those of parameters that are not there, since callers read them all the same.
-fn add_others(
-    parameters: &mut Vec<EntryPage>,
-    reading: &FileReading<'_>,
-    (declaration, doc): (&Declaration, &DocComment),
-) {
-    let bare = |page: &EntryPage| page.name.trim_end_matches('…').to_owned();
-    let callable = declaration.kind.is_callable();
-    let all_are_named =
-        declaration.signature.parameters.iter().all(|parameter| parameter.named().is_some() || !callable);
-    for entry in doc.entries_of(EntryKind::Param).chain(doc.entries_of(EntryKind::Property)) {
-        for name in &entry.names {
-            let own = name.name.to_string();
-            if parameters.iter().any(|known| bare(known) == own) {
-                continue;
-            }
-            let root = own.split(['.', '[']).next().unwrap_or_default().to_owned();
-            let of_root = |known: &EntryPage| {
-                let known = bare(known);
-                known == root || known.strip_prefix(&root).is_some_and(|rest| rest.starts_with(['.', '[']))
-            };
-            let place = if name.dotted { parameters.iter().rposition(of_root) } else { None };
-            let stray = callable && place.is_none() && entry.kind == EntryKind::Param && all_are_named;
-            let page = EntryPage {
-                ty: entry.ty.map(|span| one_line(reading.source.slice(span))).unwrap_or_default(),
-                text: entry.text.map(|span| doc.text_lines(&reading.source, span)).unwrap_or_default(),
-                origin: if stray { "in the comment only" } else { "" },
-                name: own,
-                ..EntryPage::default()
-            };
-            parameters.insert(place.map_or(parameters.len(), |place| place + 1), page);
-        }
     }
 }
 
@@ -374,103 +314,8 @@ fn signature_text(reading: &FileReading<'_>, declaration: &Declaration) -> Strin
     text.join("\n").trim_end_matches([' ', '{', ':', '=']).trim_end().to_owned()
 }
 
-fn one_line(text: &str) -> String {
+pub(crate) fn one_line(text: &str) -> String {
     text.split_whitespace().collect::<Vec<_>>().join(" ")
-}
-
-/// Returns the description as it was written, line by line.
-fn described(reading: &FileReading<'_>, doc: &DocComment) -> String {
-    let (from, upto) = (doc.description.0 as usize, doc.description.1 as usize);
-    let lines = doc.lines.get(from..upto.min(doc.lines.len())).unwrap_or_default();
-    let start = doc.summary.map_or(0, |summary| summary.start);
-    let mut out: Vec<&str> = Vec::new();
-    for line in lines {
-        // What stands before the summary on its line is a tag.
-        let span = Span::new(line.start.max(start.min(line.end)), line.end);
-        out.push(reading.source.slice(span).trim_end());
-    }
-    // A common indentation is the comment's, not the text's.
-    let said = out.iter().skip(1).filter(|line| !line.trim().is_empty());
-    let base = said.map(|line| line.len() - line.trim_start().len()).min().unwrap_or(0);
-    let mut text: Vec<&str> = Vec::new();
-    for (at, line) in out.iter().enumerate() {
-        text.push(if at == 0 { line.trim_start() } else { line.get(base..).unwrap_or_default() });
-    }
-    text.join("\n").trim().to_owned()
-}
-
-fn returned(
-    reading: &FileReading<'_>,
-    declaration: &Declaration,
-    doc: Option<&DocComment>,
-    findings: &[FindingPage],
-) -> Option<EntryPage> {
-    let returns = &declaration.signature.returns;
-    let entries: Vec<&Entry> = doc
-        .map(|doc| doc.entries_of(EntryKind::Returns).chain(doc.entries_of(EntryKind::Yields)).collect())
-        .unwrap_or_default();
-    let missing = findings.iter().any(|finding| matches!(finding.rule, "returns.missing" | "yields.missing"));
-    let gives = declaration.kind.is_callable() && returns.value == vinequill_core::model::Answer::Yes;
-    if entries.is_empty() && !missing && !gives {
-        return None;
-    }
-    let ty = returns.ty.or_else(|| entries.first().and_then(|entry| entry.ty));
-    let texts = entries.iter().filter_map(|entry| {
-        let text = entry.text.and_then(|span| doc.map(|doc| doc.text_lines(&reading.source, span)))?;
-        let value = entry.value.map(|span| format!("`{}`: ", reading.source.slice(span))).unwrap_or_default();
-        Some(value + &text)
-    });
-    Some(EntryPage {
-        ty: ty.map(|span| one_line(reading.source.slice(span))).unwrap_or_default(),
-        text: texts.collect::<Vec<_>>().join("\n\n"),
-        missing,
-        ..EntryPage::default()
-    })
-}
-
-/// Returns the exceptions: first those that the comment describes, then those that were only found in the code.
-fn thrown(
-    reading: &FileReading<'_>,
-    declaration: &Declaration,
-    doc: Option<&DocComment>,
-    findings: &[FindingPage],
-) -> Vec<EntryPage> {
-    let mut out: Vec<EntryPage> = Vec::new();
-    for entry in doc.into_iter().flat_map(|doc| doc.entries_of(EntryKind::Throws)) {
-        let name = entry.name().map(|name| name.name.to_string()).unwrap_or_default();
-        let text = entry.text.and_then(|span| doc.map(|doc| doc.text_lines(&reading.source, span)));
-        out.push(EntryPage { name, text: text.unwrap_or_default(), ..EntryPage::default() });
-    }
-    for thrown in declaration.signature.throws.iter().filter(|thrown| !thrown.exempt) {
-        let name = thrown.ty.to_string();
-        if out.iter().any(|known| known.name == name) {
-            continue;
-        }
-        let origin = match thrown.origin {
-            Origin::Declared => "declared",
-            Origin::Body => "thrown in the body",
-            Origin::Guard => "thrown by a guard",
-            Origin::Callee => "passed on from a call",
-        };
-        let missing =
-            findings.iter().any(|finding| finding.rule.starts_with("throws.") && finding.subject == name);
-        out.push(EntryPage { name, origin, missing, ..EntryPage::default() });
-    }
-    out
-}
-
-/// Returns what other tags say.
-fn others(reading: &FileReading<'_>, doc: &DocComment) -> Vec<(String, String)> {
-    let quiet = ["brief", "param", "override", "inheritdoc", "inheritDoc", "type", "summary", "remarks"];
-    let marks = doc.marks.iter().filter(|mark| !quiet.contains(&mark.name.as_str()));
-    marks
-        .filter_map(|mark| {
-            let last = doc.lines.get((mark.lines.1 as usize).checked_sub(1)?)?;
-            let span = Span::new(mark.span.end, last.end.max(mark.span.end));
-            let text = doc.text_lines(&reading.source, span);
-            Some((mark.name.to_string(), text.trim_start_matches([':', ' ']).trim().to_owned()))
-        })
-        .collect()
 }
 
 /// Returns the source from the comment to the end of the header, no longer than a screen.

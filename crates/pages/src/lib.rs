@@ -3,14 +3,16 @@
 
 mod addresses;
 mod collect;
+mod entries;
 mod markdown;
+mod others;
 mod safe;
 mod site;
 mod text;
 mod tree;
 
 pub use addresses::Addresses;
-pub use collect::{DeclarationPage, EntryPage, FilePage, FindingPage, Side, collect};
+pub use collect::{DeclarationPage, EntryPage, FilePage, FindingPage, Other, Side, collect};
 pub use markdown::{contents, markdown};
 pub use site::{About, Moment, Site, assets};
 pub use text::Form;

@@ -4,7 +4,7 @@ use std::fmt::Write;
 
 use vinequill_core::coverage::{Counts, permille};
 
-use crate::collect::{DeclarationPage, EntryPage, FilePage};
+use crate::collect::{DeclarationPage, EntryPage, FilePage, Other};
 
 /// Renders the page of a file.
 #[must_use]
@@ -105,8 +105,14 @@ fn section(out: &mut String, page: &FilePage, declaration: &DeclarationPage) {
     let returns: Vec<EntryPage> = declaration.returns.iter().cloned().collect();
     out.push_str(&named("Returns", &returns));
     out.push_str(&named("Throws", &declaration.throws));
-    for (tag, text) in &declaration.others {
-        let _ = write!(out, "\n**{tag}** {text}\n");
+    for Other { title, is_section, is_code, text } in &declaration.others {
+        let fence = |text: &str| format!("\n```{}\n{text}\n```", page.language);
+        let text = if *is_code { fence(text) } else { text.clone() };
+        let _ = match (title.is_empty(), is_section) {
+            (true, _) => write!(out, "\n{text}\n"),
+            (false, true) => write!(out, "\n**{title}**\n\n{text}\n"),
+            (false, false) => write!(out, "\n**{title}** {text}\n"),
+        };
     }
     for finding in &declaration.findings {
         let _ = write!(

@@ -254,7 +254,16 @@ struct Writer {
 impl Writer {
     fn tag(&mut self, tag: &Tag) {
         // Headings of a comment are none of the page.
-        let name = if matches!(tag.name.as_bytes(), [b'h', b'1'..=b'6']) { "p" } else { tag.name.as_str() };
+        if matches!(tag.name.as_bytes(), [b'h', b'1'..=b'6']) {
+            self.close_inner("p");
+            if !tag.closes && self.open.len() < DEEPEST {
+                self.make_room_for_text();
+                self.push("p");
+                self.push("strong");
+            }
+            return;
+        }
+        let name = tag.name.as_str();
         let Some(&(name, block)) = ALLOWED.iter().find(|(known, _)| *known == name) else { return };
         if matches!(name, "br" | "hr") {
             self.make_room_for_text();
@@ -397,7 +406,7 @@ mod tests {
             ("<p>a<p>b", "<p>a</p><p>b</p>"),
             ("a < b && c > d &lt; &nope", "a &lt; b &amp;&amp; c &gt; d &lt; &amp;nope"),
             ("<img src=x onerror=alert(1)>a", "a"),
-            ("<!-- x --><h1>a</h1>", "<p>a</p>"),
+            ("<!-- x --><h1>a</h1>b", "<p><strong>a</strong></p>b"),
             ("List<String> x", "List x"),
             ("<b", "&lt;b"),
             ("<ul>a<li>b</ul>", "<ul><li>a</li><li>b</li></ul>"),

@@ -8,7 +8,7 @@ use vinequill_core::coverage::{Counts, permille};
 
 use crate::Addresses;
 use crate::addresses::From;
-use crate::collect::{DeclarationPage, EntryPage, FilePage, FindingPage};
+use crate::collect::{DeclarationPage, EntryPage, FilePage, FindingPage, Other};
 use crate::safe::escaped;
 use crate::text::{Setting, coloured, rendered};
 use crate::tree::Folder;
@@ -178,8 +178,12 @@ impl<'a> Site<'a> {
     pub fn file(&self, page: &FilePage) -> String {
         let depth = page.address.matches('/').count();
         let root = "../".repeat(depth);
-        let declarations: Vec<Value> =
-            page.declarations.iter().map(|declaration| self.declaration(page, declaration, &root)).collect();
+        let common = common_owner(page);
+        let shown = |declaration: &DeclarationPage| {
+            let short = &declaration.qualified[common.min(declaration.qualified.len())..];
+            context! { short, ..self.declaration(page, declaration, &root) }
+        };
+        let declarations: Vec<Value> = page.declarations.iter().map(shown).collect();
         self.render(
             "file.html",
             context! {
@@ -235,8 +239,15 @@ impl<'a> Site<'a> {
             (true, true, false) => "incomplete",
             (true, true, true) => "complete",
         };
-        let others: Vec<Value> =
-            page.others.iter().map(|(tag, text)| context! { tag, text => html(text) }).collect();
+        let other = |other: &Other| {
+            let text = if other.is_code {
+                Value::from_safe_string(format!("<pre>{}</pre>", coloured(&other.text, file.language)))
+            } else {
+                html(&other.text)
+            };
+            context! { title => other.title, is_section => other.is_section, text }
+        };
+        let others: Vec<Value> = page.others.iter().map(other).collect();
         let origin = base.map(|(file, base)| {
             context! { name => base.qualified, address => format!("{root}{}#{}", file.address, base.anchor) }
         });
@@ -308,6 +319,19 @@ impl<'a> Site<'a> {
         let json = serde_json::to_string(&(words.0, pages, names)).unwrap_or_default().replace("</", "<\\/");
         format!("// @generated: what is found by name.\nwindow.vinequillNames = {json};\n")
     }
+}
+
+/// Returns the length of the namespaces that all declarations of a page are in, the dot behind included.
+fn common_owner(page: &FilePage) -> usize {
+    let mut names = page.declarations.iter().map(|declaration| declaration.qualified.as_str());
+    let Some(first) = names.next() else { return 0 };
+    let mut common = first.rfind('.').map_or(0, |dot| dot + 1);
+    for name in names {
+        while common > 0 && !name.starts_with(&first[..common]) {
+            common = first[..common - 1].rfind('.').map_or(0, |dot| dot + 1);
+        }
+    }
+    common
 }
 
 /// Counts the findings of a file.

@@ -68,6 +68,7 @@ impl<'a> Fragments<'a> {
         let text = self.restored(text);
         let text = text.trim_matches('\n').trim_end();
         let language = if language.is_empty() { self.setting.language } else { language };
+        let text = &shown_lines(text, language);
         let inner = self.keep(coloured(text, language), text);
         format!("<pre>{inner}</pre>")
     }
@@ -103,6 +104,17 @@ impl<'a> Fragments<'a> {
         };
         self.keep(html, &format!("{{{target}}}"))
     }
+}
+
+/// Returns the lines of an example that readers see: in Rust those behind `# ` are for the compiler alone (The rustdoc
+/// book, "Hiding portions of the example").
+fn shown_lines(text: &str, language: &str) -> String {
+    if !language.starts_with("rust") {
+        return text.to_owned();
+    }
+    let hidden = |line: &&str| line.trim() == "#" || line.trim_start().starts_with("# ");
+    let lines: Vec<&str> = text.lines().filter(|line| !hidden(line)).collect();
+    lines.join("\n").trim_matches('\n').to_owned()
 }
 
 /// Finds what closes something further on in a text; what was once not found is not looked for again, so that a text

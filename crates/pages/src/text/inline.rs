@@ -60,7 +60,7 @@ impl Fragments<'_> {
     }
 
     /// Takes `[Name]`, ``[`Name`]`` and ``` ``Name`` ``` out of Markdown, where they name a declaration.
-    pub(super) fn take_reference_links(&mut self, text: &str) -> String {
+    pub(super) fn take_reference_links(&mut self, text: &str, may_be: impl Fn(&str) -> bool) -> String {
         let mut out = String::with_capacity(text.len());
         let mut rest = text;
         let mut fenced = false;
@@ -98,7 +98,7 @@ impl Fragments<'_> {
             let end = closed_on_line(inner, ']');
             let behind = end.map_or("", |end| &inner[end + 1..]);
             let name = end.map_or("", |end| inner[..end].trim_matches('`'));
-            let kept = end.filter(|_| is_name(name) && !behind.starts_with(['(', '[', ':']));
+            let kept = end.filter(|_| is_name(name) && may_be(name) && !behind.starts_with(['(', '[', ':']));
             match kept {
                 Some(end) if self.leads_somewhere(name) || inner.starts_with('`') => {
                     out.push_str(&self.reference(name, ""));

@@ -87,7 +87,7 @@ pub(crate) fn rendered(text: &str, form: Form, setting: Setting<'_>) -> String {
     let html = match form {
         Form::Markdown => {
             let text = fragments.take_inline_tags(&clean);
-            let text = fragments.take_reference_links(&text);
+            let text = fragments.take_reference_links(&text, |_| true);
             fragments.markdown(&text)
         }
         Form::Commands => {
@@ -114,7 +114,10 @@ pub(crate) fn rendered(text: &str, form: Form, setting: Setting<'_>) -> String {
             fragments.markdown(&text)
         }
         Form::Go => {
-            let text = fragments.take_reference_links(&clean);
+            let text = fragments.take_reference_links(&clean, |name| {
+                // What is not exported is not linked to (Go Doc Comments, "Doc links").
+                name.rsplit('.').next().is_some_and(|last| last.starts_with(char::is_uppercase))
+            });
             fragments.plain(&text)
         }
         Form::Plain => fragments.plain(&clean),
