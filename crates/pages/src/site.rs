@@ -69,6 +69,7 @@ impl<'a> Site<'a> {
             };
             written.map_err(|error| Error::new(ErrorKind::WriteFailure, error.to_string()))
         });
+        templates.add_filter("breaking", |name: &str| Value::from_safe_string(breaking(name)));
         templates.set_trim_blocks(true);
         templates.set_lstrip_blocks(true);
         for (name, text) in [
@@ -343,6 +344,12 @@ fn findings_of(page: &FilePage) -> u64 {
 /// Returns the owner and name at the end of a qualified name.
 fn last_two(qualified: &str) -> &str {
     qualified.rmatch_indices('.').nth(1).map_or(qualified, |(at, _)| &qualified[at + 1..])
+}
+
+/// Writes a name or a path as HTML that is broken between its parts before it is broken inside one.
+fn breaking(name: &str) -> String {
+    let parts: Vec<String> = name.split_inclusive(['.', '/', ':']).map(escaped).collect();
+    parts.join("<wbr>")
 }
 
 /// Returns the references of a comment that lead nowhere, as the review knows.

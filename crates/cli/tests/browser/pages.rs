@@ -65,7 +65,7 @@ fn names_are_found(site: &Site) -> Result<(), Failed> {
         find(site, "Scale#tare")?;
         assert_eq!(site.text("document.querySelector('[role=option] code').textContent")?, "Scale.tare");
         site.press(&["nothing of this name"])?;
-        site.until("document.getElementById('=told').textContent === '0 found'")?;
+        site.until("document.getElementById('=told').textContent === '0 declarations'")?;
     }
     Ok(())
 }

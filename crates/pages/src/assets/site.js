@@ -108,7 +108,10 @@
       return link;
     });
     if (!any) told.textContent = "Type a part of a name, or choose what to list.";
-    else told.textContent = count > most ? `${count} found, the nearest ${most} shown` : `${count} found`;
+    else {
+      const all = count === 1 ? "1 declaration" : `${count} declarations`;
+      told.textContent = count > most ? `${all}, the nearest ${most} shown` : all;
+    }
     list.replaceChildren(...rows);
     panel.hidden = false;
     field.setAttribute("aria-expanded", rows.length > 0 ? "true" : "false");
