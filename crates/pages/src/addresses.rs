@@ -2,7 +2,7 @@
 
 use std::collections::HashMap;
 
-use crate::collect::FilePage;
+use crate::collect::{EntryPage, FilePage};
 
 /// The addresses of all declarations.
 #[derive(Debug, Default)]
@@ -16,10 +16,11 @@ pub struct Addresses {
 #[derive(Debug)]
 struct Place {
     page: String,
-    language: &'static str,
+    family: &'static str,
     anchor: String,
     /// Without what tells overloads apart.
     qualified: String,
+    is_member: bool,
 }
 
 /// Who refers to something.
@@ -29,8 +30,10 @@ pub(crate) struct From<'a> {
     pub(crate) page: &'a str,
     /// Its qualified name.
     pub(crate) qualified: &'a str,
-    /// Its language's id.
-    pub(crate) language: &'a str,
+    /// The family of its language.
+    pub(crate) family: &'a str,
+    /// Its parameters.
+    pub(crate) parameters: &'a [EntryPage],
 }
 
 impl Addresses {
@@ -43,9 +46,10 @@ impl Addresses {
                 let number = u32::try_from(out.places.len()).unwrap_or(u32::MAX);
                 out.places.push(Place {
                     page: page.address.clone(),
-                    language: page.language,
+                    family: page.family,
                     anchor: declaration.anchor.clone(),
                     qualified: declaration.qualified.clone(),
+                    is_member: declaration.is_member,
                 });
                 let mut add = |name: &str| match out.by_name.get_mut(name) {
                     Some(known) => known.push(number),
@@ -69,6 +73,10 @@ impl Addresses {
     /// stands nearest counts; nothing where several are as near.
     #[must_use]
     pub(crate) fn find(&self, reference: &str, from: From<'_>) -> Option<String> {
+        // A bare name is that of a parameter first.
+        if from.parameters.iter().any(|parameter| parameter.name == reference.trim()) {
+            return None;
+        }
         let bare = reference.trim().trim_start_matches(['~', '#', '@', '.', '!', ':']);
         // `T:Name` and its like say the kind as well.
         let bare = match bare.as_bytes() {
@@ -105,12 +113,16 @@ impl Addresses {
         let found = self.by_name.get(name)?;
         let places = || found.iter().filter_map(|&number| self.places.get(number as usize));
         let on_page = places().filter(|place| place.page == from.page);
-        let in_language = places().filter(|place| place.language == from.language);
+        // A simple name is none of a member elsewhere, and means nothing to another language.
+        let is_simple = !name.contains('.');
+        let in_family =
+            places().filter(|place| place.family == from.family && !(is_simple && place.is_member));
+        let elsewhere = places().filter(|_| !is_simple);
         let one = |mut places: Box<dyn Iterator<Item = &Place> + '_>| {
             let first = places.next()?;
             let same = |place: &Place| place.page == first.page && place.qualified == first.qualified;
             places.all(same).then(|| format!("{}#{}", first.page, first.anchor))
         };
-        one(Box::new(on_page)).or_else(|| one(Box::new(in_language))).or_else(|| one(Box::new(places())))
+        one(Box::new(on_page)).or_else(|| one(Box::new(in_family))).or_else(|| one(Box::new(elsewhere)))
     }
 }

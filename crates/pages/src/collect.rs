@@ -3,7 +3,7 @@
 use std::collections::HashMap;
 
 use vinequill_core::coverage::{self, Counts};
-use vinequill_core::model::{DeclId, Declaration, DocComment, Level, State};
+use vinequill_core::model::{DeclId, Declaration, DocComment, Kind, Level, State};
 use vinequill_core::review::{FileReading, FileReview, Standing, Standings};
 use vinequill_core::text::Span;
 
@@ -20,6 +20,8 @@ pub struct FilePage {
     pub address: String,
     /// The language's id.
     pub language: &'static str,
+    /// The name of the languages that share their types with it.
+    pub family: &'static str,
     /// The language's name.
     pub language_name: &'static str,
     /// Its declarations that callers may see, in source order.
@@ -95,6 +97,8 @@ pub struct DeclarationPage {
     pub excerpt: (u32, Vec<(Side, String)>),
     /// It is called.
     pub callable: bool,
+    /// It belongs to a type, and is named through it from elsewhere.
+    pub is_member: bool,
 }
 
 /// A part of a comment that is neither description nor entry.
@@ -223,6 +227,7 @@ pub fn collect(reading: &FileReading<'_>, review: &FileReview) -> FilePage {
         path: reading.source.path().to_owned(),
         address: format!("files/{}.html", safe(reading.source.path().trim_start_matches("../"), '/')),
         language: reading.language.id.as_str(),
+        family: reading.language.family,
         language_name: reading.language.label,
         declarations,
         findings: findings.remove(&None).unwrap_or_default(),
@@ -290,6 +295,10 @@ fn declared(
         findings,
         excerpt: excerpt(reading, declaration, doc),
         callable: declaration.kind.is_callable(),
+        is_member: matches!(
+            declaration.kind,
+            Kind::Method | Kind::Constructor | Kind::Property | Kind::Field | Kind::EnumMember | Kind::Event
+        ),
     }
 }
 

@@ -4,7 +4,6 @@
 mod addresses;
 mod collect;
 mod entries;
-mod markdown;
 mod others;
 mod safe;
 mod site;
@@ -13,6 +12,5 @@ mod tree;
 
 pub use addresses::Addresses;
 pub use collect::{DeclarationPage, EntryPage, FilePage, FindingPage, Other, Side, collect};
-pub use markdown::{contents, markdown};
 pub use site::{About, Moment, Site, assets};
 pub use text::Form;

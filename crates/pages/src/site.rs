@@ -3,14 +3,14 @@
 use std::collections::{BTreeMap, HashMap};
 
 use minijinja::value::ValueKind;
-use minijinja::{Environment, Error, ErrorKind, Value, context};
+use minijinja::{AutoEscape, Environment, Error, ErrorKind, Value, context};
 use vinequill_core::coverage::{Counts, permille};
 
 use crate::Addresses;
 use crate::addresses::From;
 use crate::collect::{DeclarationPage, EntryPage, FilePage, FindingPage, Other};
 use crate::safe::escaped;
-use crate::text::{Setting, coloured, rendered};
+use crate::text::{Setting, as_line, as_markdown, as_text, code, coloured, fenced, plain, rendered};
 use crate::tree::Folder;
 
 /// Styles and scripts, by their place in the site.
@@ -60,16 +60,19 @@ impl<'a> Site<'a> {
     pub fn of(pages: &'a [FilePage], addresses: &'a Addresses, about: &'a About) -> Self {
         let mut templates = Environment::new();
         // All that is not known to be HTML is escaped, and no more of it than HTML asks for.
-        templates.set_formatter(|out, _, value| {
+        // What a macro makes is marked up already, in Markdown too.
+        templates.set_auto_escape_callback(|_| AutoEscape::Html);
+        templates.set_formatter(|out, state, value| {
             let text = value.to_string();
             let written = match value.kind() {
                 ValueKind::Undefined | ValueKind::None => Ok(()),
                 _ if value.is_safe() => out.write_str(&text),
+                _ if state.name().ends_with(".md") => out.write_str(&plain(&text)),
                 _ => out.write_str(&escaped(&text)),
             };
             written.map_err(|error| Error::new(ErrorKind::WriteFailure, error.to_string()))
         });
-        templates.add_filter("breaking", |name: &str| Value::from_safe_string(breaking(name)));
+        add_filters(&mut templates);
         templates.set_trim_blocks(true);
         templates.set_lstrip_blocks(true);
         for (name, text) in [
@@ -78,6 +81,8 @@ impl<'a> Site<'a> {
             ("tree.html", include_str!("templates/tree.html")),
             ("folder.html", include_str!("templates/folder.html")),
             ("file.html", include_str!("templates/file.html")),
+            ("file.md", include_str!("templates/file.md")),
+            ("contents.md", include_str!("templates/contents.md")),
         ] {
             templates.add_template(name, text).expect("the templates are our own");
         }
@@ -101,6 +106,29 @@ impl<'a> Site<'a> {
     /// Renders the first page.
     #[must_use]
     pub fn overview(&self) -> String {
+        let rows = self.folders.rows("");
+        self.render(
+            "overview.html",
+            context! { root => "", page_title => self.about.title, rows, chart => chart(&self.about.history), ..self.figures() },
+        )
+    }
+
+    /// Renders the first page as Markdown: the figures, and where each file is.
+    #[must_use]
+    pub fn contents(&self) -> String {
+        let row = |page: &FilePage| {
+            let counts = page.counts;
+            context! {
+                path => page.path, address => page.address, declared => counts.declared, found => findings_of(page),
+                described => share(counts.described, counts), complete => share(counts.complete, counts),
+            }
+        };
+        let list: Vec<Value> = self.pages.iter().map(row).collect();
+        single_blank_lines(&self.render("contents.md", context! { list, ..self.figures() }))
+    }
+
+    /// Returns what the first page says in figures.
+    fn figures(&self) -> Value {
         let mut total = Counts::default();
         let mut rules: BTreeMap<(u8, &str, &str), u64> = BTreeMap::new();
         let mut languages: BTreeMap<&str, (u64, Counts)> = BTreeMap::new();
@@ -137,18 +165,11 @@ impl<'a> Site<'a> {
                 context! { name, files, declared => counts.declared, described => share(counts.described, *counts) }
             })
             .collect();
-        let rows = self.folders.rows("");
-        self.render(
-            "overview.html",
-            context! {
-                root => "", page_title => self.about.title, title => self.about.title, left => self.about.left, waived, accepted, rows,
-                rules, chart => chart(&self.about.history),
-                languages, worst,
-                declared => total.declared, excused => total.excused, described => share(total.described, total),
-                complete => share(total.complete, total), described_count => total.described,
-                complete_count => total.complete, files => self.pages.len(),
-            },
-        )
+        context! {
+            title => self.about.title, left => self.about.left, waived, accepted, rules, languages, worst,
+            declared => total.declared, excused => total.excused, described => share(total.described, total),
+            complete => share(total.complete, total), files => self.pages.len(),
+        }
     }
 
     /// Renders the pages of large folders, each with its address.
@@ -177,6 +198,16 @@ impl<'a> Site<'a> {
     /// Renders the page of a file.
     #[must_use]
     pub fn file(&self, page: &FilePage) -> String {
+        self.render("file.html", self.file_values(page))
+    }
+
+    /// Renders the page of a file as Markdown, for repositories and wikis that show it.
+    #[must_use]
+    pub fn file_as_markdown(&self, page: &FilePage) -> String {
+        single_blank_lines(&self.render("file.md", self.file_values(page)))
+    }
+
+    fn file_values(&self, page: &FilePage) -> Value {
         let depth = page.address.matches('/').count();
         let root = "../".repeat(depth);
         let common = common_owner(page);
@@ -185,40 +216,41 @@ impl<'a> Site<'a> {
             context! { short, ..self.declaration(page, declaration, &root) }
         };
         let declarations: Vec<Value> = page.declarations.iter().map(shown).collect();
-        self.render(
-            "file.html",
-            context! {
-                steps => self.folders.steps(page.path.rsplit_once('/').map_or("", |(outer, _)| outer), &root),
-                root, page_title => format!("{} – {}", page.path, self.about.title), title => self.about.title,
-                path => page.path,
-                language => page.language_name, declarations, findings => findings(&page.findings),
-                declared => page.counts.declared, described => share(page.counts.described, page.counts),
-                complete => share(page.counts.complete, page.counts),
-            },
-        )
+        context! {
+            steps => self.folders.steps(page.path.rsplit_once('/').map_or("", |(outer, _)| outer), &root),
+            root, page_title => format!("{} – {}", page.path, self.about.title), title => self.about.title,
+            path => page.path, language => page.language_name, language_id => page.language, declarations,
+            findings => findings(&page.findings), declared => page.counts.declared,
+            described => share(page.counts.described, page.counts),
+            complete => share(page.counts.complete, page.counts),
+        }
+    }
+
+    /// Tells what the comment of a declaration is rendered for.
+    fn setting<'s>(
+        &'s self,
+        file: &'s FilePage,
+        page: &'s DeclarationPage,
+        root: &'s str,
+        broken: &'s [&'s str],
+    ) -> Setting<'s> {
+        let from = From {
+            page: &file.address,
+            qualified: &page.qualified,
+            family: file.family,
+            parameters: &page.parameters,
+        };
+        Setting { addresses: self.addresses, from, root, language: file.language, broken }
     }
 
     fn declaration(&self, file: &FilePage, page: &DeclarationPage, root: &str) -> Value {
         let broken = broken_of(page);
-        let setting = |file: &'a FilePage, page: &'a DeclarationPage| Setting {
-            addresses: self.addresses,
-            from: From { page: &file.address, qualified: &page.qualified, language: file.language },
-            root: "",
-            language: file.language,
-            broken: &[],
-        };
-        let own = Setting {
-            addresses: self.addresses,
-            from: From { page: &file.address, qualified: &page.qualified, language: file.language },
-            root,
-            language: file.language,
-            broken: &broken,
-        };
+        let own = self.setting(file, page, root, &broken);
         let html = |text: &str| Value::from_safe_string(rendered(text, page.form, own));
         let base = self.base(page);
         let inherited = |text: &str| {
             base.map(|(file, base)| {
-                Value::from_safe_string(rendered(text, base.form, Setting { root, ..setting(file, base) }))
+                Value::from_safe_string(rendered(text, base.form, self.setting(file, base, root, &[])))
             })
         };
         let entry = |entry: &EntryPage, base: Option<&EntryPage>| {
@@ -242,7 +274,8 @@ impl<'a> Site<'a> {
         };
         let other = |other: &Other| {
             let text = if other.is_code {
-                Value::from_safe_string(format!("<pre>{}</pre>", coloured(&other.text, file.language)))
+                let (name, code) = (file.language, coloured(&other.text, file.language));
+                Value::from_safe_string(format!("<pre><code class=\"language-{name}\">{code}</code></pre>"))
             } else {
                 html(&other.text)
             };
@@ -344,6 +377,47 @@ fn findings_of(page: &FilePage) -> u64 {
 /// Returns the owner and name at the end of a qualified name.
 fn last_two(qualified: &str) -> &str {
     qualified.rmatch_indices('.').nth(1).map_or(qualified, |(at, _)| &qualified[at + 1..])
+}
+
+fn add_filters(templates: &mut Environment<'_>) {
+    let mut add = |name: &'static str, filter: fn(&str) -> String| {
+        templates.add_filter(name, move |text: &str| Value::from_safe_string(filter(text)));
+    };
+    add("breaking", breaking);
+    // Those of Markdown: what is rendered as HTML, as blocks, as a line, and as blocks inside the item of a list.
+    add("blocks", as_markdown);
+    add("line", as_line);
+    add("nested", |html| as_markdown(html).replace('\n', "\n  "));
+    add("code", code);
+    add("id", escaped);
+    add("raw", |address| address.replace(['<', '>', '\n'], ""));
+    templates.add_filter("fence", |html: &str, language: &str| {
+        Value::from_safe_string(fenced(&as_text(html), language))
+    });
+}
+
+/// Leaves one empty line where templates left several; code stays as it is.
+fn single_blank_lines(markdown: &str) -> String {
+    let mut out = String::with_capacity(markdown.len());
+    let mut fence: Option<&str> = None;
+    let mut empty = true;
+    for line in markdown.lines() {
+        let bare = line.trim_start();
+        let marks = &bare[..bare.len() - bare.trim_start_matches('`').len()];
+        match fence {
+            Some(open) if marks.len() >= open.len() && bare.trim_end() == marks => fence = None,
+            None if marks.len() >= 3 => fence = Some(marks),
+            _ => {}
+        }
+        let is_empty = line.trim().is_empty();
+        if is_empty && empty && fence.is_none() {
+            continue;
+        }
+        empty = is_empty;
+        out.push_str(line.trim_end());
+        out.push('\n');
+    }
+    out
 }
 
 /// Writes a name or a path as HTML that is broken between its parts before it is broken inside one.

@@ -8,7 +8,7 @@ use clap::{Args, ValueEnum};
 use rayon::iter::{IntoParallelRefIterator, ParallelIterator};
 use vinequill_core::model::State;
 use vinequill_core::review::review;
-use vinequill_pages::{About, Addresses, FilePage, Moment, Site, assets, collect, contents, markdown};
+use vinequill_pages::{About, Addresses, FilePage, Moment, Site, assets, collect};
 use vinequill_project::Reviewed;
 
 use crate::commands::trend::by_month;
@@ -78,19 +78,16 @@ impl Pages {
         drop(reviewed);
         let pool =
             rayon::ThreadPoolBuilder::new().num_threads(self.common.jobs).build().map_err(Failure::usage)?;
+        let mut about = About { title: title_of(&session.project.root), left, history: Vec::new() };
         let first = match self.format {
             Format::Html => {
                 let history = by_month(&session, (&self.common, &self.paths), MONTHS)?;
-                let about = About {
-                    title: title_of(&session.project.root),
-                    left,
-                    history: history.into_iter().map(|(day, counts)| Moment { day, counts }).collect(),
-                };
+                about.history = history.into_iter().map(|(day, counts)| Moment { day, counts }).collect();
                 pool.install(|| write_site(&mut folder, &pages, &about))?;
                 "index.html"
             }
             Format::Markdown => {
-                pool.install(|| write_markdown(&mut folder, &pages, &title_of(&session.project.root)))?;
+                pool.install(|| write_markdown(&mut folder, &mut pages, &about))?;
                 "README.md"
             }
         };
@@ -141,21 +138,22 @@ fn write_site(folder: &mut Folder, pages: &[FilePage], about: &About) -> Result<
 }
 
 /// Writes a file of Markdown for each source file, and one that leads to them.
-fn write_markdown(folder: &mut Folder, pages: &[FilePage], title: &str) -> Result<(), Failure> {
-    folder.prepare(pages.iter().map(markdown_name).chain(["README.md".to_owned()]))?;
-    folder.put("README.md", &contents(title, pages, &markdown_name))?;
+fn write_markdown(folder: &mut Folder, pages: &mut [FilePage], about: &About) -> Result<(), Failure> {
+    for page in pages.iter_mut() {
+        page.address = format!("{}.md", page.address.trim_end_matches(".html"));
+    }
+    let addresses = Addresses::of(pages);
+    let site = Site::of(pages, &addresses, about);
+    folder.prepare(pages.iter().map(|page| page.address.clone()).chain(["README.md".to_owned()]))?;
+    folder.put("README.md", &site.contents())?;
     let bar = terminal::progress(pages.len(), "files written");
     let folder = &*folder;
     pages.par_iter().try_for_each(|page| {
         bar.inc(1);
-        folder.put(&markdown_name(page), &markdown(page))
+        folder.put(&page.address, &site.file_as_markdown(page))
     })?;
     bar.finish_and_clear();
     Ok(())
-}
-
-fn markdown_name(page: &FilePage) -> String {
-    format!("{}.md", page.address.trim_end_matches(".html"))
 }
 
 fn title_of(root: &Path) -> String {

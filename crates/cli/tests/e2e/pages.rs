@@ -194,10 +194,20 @@ fn references_lead_to_declarations() {
             "Label.cs",
             "/// <summary>A label, printed by <see cref=\"Label.Print\"/>.</summary>\npublic class Label {\n  /// <summary>Prints <paramref name=\"laod\"/>.</summary>\n  /// <param name=\"load\">how much</param>\n  public void Print(int load) {}\n}\n",
         ),
+        ("tank.hpp", "struct Tank {\n  /// Empties it.\n  void drain();\n};\n"),
+        (
+            "Round.kt",
+            "/** A round. */\nclass Round {\n  /** Drains [load] and [drain], as [Tank.drain] and [squeeze] do. */\n  fun run(load: Int) {}\n  /** Weighs. */\n  fun load() {}\n}\n",
+        ),
     ]);
     assert_eq!(workshop.run(&["pages", "-o", "site"]).code, 0);
     let pages = pages(&workshop.path().join("site"));
     for (page, wanted) in [
+        // A parameter is no member of the same name; a simple name means nothing to another language.
+        (
+            "Round.kt",
+            "Drains <code>load</code> and <code>drain</code>, as <a href=\"../files/tank.hpp.html#Tank.drain\">",
+        ),
         ("Scale.java", "<a href=\"../files/Press.java.html#Press.squeeze\"><code>the press</code></a>"),
         ("Scale.java", "<a href=\"../files/Scale.java.html#Scale.tare\"><code>tare</code></a>"),
         (
@@ -300,13 +310,19 @@ fn markdown_is_a_file_for_each_source_file() {
     assert_eq!((ran.code, ran.err.as_str()), (0, ""));
     let first = String::from_utf8(workshop.read("wiki/README.md")).unwrap();
     let page = "press-house/src/weighing/Scale.java";
-    assert!(first.contains(&format!("](files/{page}.md)")), "{first}");
+    assert!(first.contains(&format!("](<files/{page}.md>)")), "{first}");
     let text = String::from_utf8(workshop.read(&format!("wiki/files/{page}.md"))).unwrap();
     assert!(
         text.contains("```java\npublic double weigh(int attempts, double tolerance) throws IOException\n```"),
         "{text}"
     );
     assert!(text.contains("`tolerance` (`double`): *no description*"), "{text}");
+    // Marks of the notation are marks of Markdown, and references lead to the pages.
+    assert!(text.contains("such as `/dev/scale1`") && !text.contains("<p>"), "{text}");
+    assert!(text.contains("(<#Scale.weigh>)") && text.contains("<a id=\"Scale.weigh\"></a>"), "{text}");
+    let ledger = workshop.read("wiki/files/press-house/src/payment/Ledger.java.md");
+    let ledger = String::from_utf8(ledger).unwrap();
+    assert!(!ledger.contains(".html"), "{ledger}");
 }
 
 #[test]

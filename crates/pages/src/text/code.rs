@@ -19,7 +19,7 @@ thread_local! {
 /// behind a fence.
 #[must_use]
 pub(crate) fn coloured(code: &str, language: &str) -> String {
-    let word = language.split([',', ' ', '{']).next().unwrap_or_default();
+    let word = fence_name(language);
     let Some(language) = languages::for_fence(word).filter(|_| code.len() <= LONGEST) else {
         return escaped(code);
     };
@@ -44,4 +44,10 @@ pub(crate) fn coloured(code: &str, language: &str) -> String {
     }
     out.push_str(&escaped(code.get(at..).unwrap_or_default()));
     out
+}
+
+/// Returns the name of a language out of what stands behind a fence.
+#[must_use]
+pub(crate) fn fence_name(info: &str) -> &str {
+    info.split([',', ' ', '{']).next().unwrap_or_default()
 }

@@ -1,5 +1,8 @@
 //! Pieces that stand for themselves while the rest of a text is rendered.
 
+use vinequill_core::languages;
+
+use super::code::fence_name;
 use super::{Setting, coloured};
 use crate::safe::{escaped, is_harmless};
 
@@ -69,7 +72,11 @@ impl<'a> Fragments<'a> {
         let text = text.trim_matches('\n').trim_end();
         let language = if language.is_empty() { self.setting.language } else { language };
         let text = &shown_lines(text, language);
-        let inner = self.keep(coloured(text, language), text);
+        // As the HTML standard has it for the language of code ("The code element").
+        let name = languages::for_fence(fence_name(language)).map(|language| language.id);
+        let code = coloured(text, language);
+        let code = name.map_or(code.clone(), |name| format!("<code class=\"language-{name}\">{code}</code>"));
+        let inner = self.keep(code, text);
         format!("<pre>{inner}</pre>")
     }
 

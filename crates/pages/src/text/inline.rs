@@ -64,6 +64,8 @@ impl Fragments<'_> {
         let mut out = String::with_capacity(text.len());
         let mut rest = text;
         let mut fenced = false;
+        // In Kotlin every name in brackets is a reference ("Document Kotlin code: KDoc", inline markup).
+        let always = self.setting.language == "kotlin";
         while let Some(at) = rest.find(['[', '`']) {
             out.push_str(&rest[..at]);
             let here = &rest[at..];
@@ -100,7 +102,7 @@ impl Fragments<'_> {
             let name = end.map_or("", |end| inner[..end].trim_matches('`'));
             let kept = end.filter(|_| is_name(name) && may_be(name) && !behind.starts_with(['(', '[', ':']));
             match kept {
-                Some(end) if self.leads_somewhere(name) || inner.starts_with('`') => {
+                Some(end) if always || self.leads_somewhere(name) || inner.starts_with('`') => {
                     out.push_str(&self.reference(name, ""));
                     rest = &inner[end + 1..];
                 }

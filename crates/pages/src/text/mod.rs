@@ -1,6 +1,7 @@
 //! The texts of comments as their readers show them: Markdown, HTML, XML, reStructuredText, plain text, and the inline
 //! tags of notations; always through what makes HTML harmless.
 
+mod as_markdown;
 mod code;
 mod fragments;
 mod inline;
@@ -9,6 +10,7 @@ mod plain;
 mod rest;
 mod xml;
 
+pub(crate) use as_markdown::{as_line, as_markdown, as_text, code, fenced, plain};
 pub(crate) use code::coloured;
 
 use crate::Addresses;

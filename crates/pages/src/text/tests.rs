@@ -26,7 +26,7 @@ fn each_form_reads_as_its_readers_show_it() {
         (
             Form::Markdown,
             "# Examples\n\n```rust\n# hidden\na\n```",
-            "<p><strong>Examples</strong></p>\n<pre>a</pre>",
+            "<p><strong>Examples</strong></p>\n<pre><code class=\"language-rust\">a</code></pre>",
         ),
         (Form::Html, "A {@code List<T>} of <b>crates", "A <code>List&lt;T&gt;</code> of <b>crates</b>"),
         (Form::Html, "See {@link Scale#weigh the scale}.", "See <code>the scale</code>."),
