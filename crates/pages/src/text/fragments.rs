@@ -74,8 +74,10 @@ impl<'a> Fragments<'a> {
         let text = &shown_lines(text, language);
         // As the HTML standard has it for the language of code ("The code element").
         let name = languages::for_fence(fence_name(language)).map(|language| language.id);
-        let code = coloured(text, language);
-        let code = name.map_or(code.clone(), |name| format!("<code class=\"language-{name}\">{code}</code>"));
+        let mut code = coloured(text, language);
+        if let Some(name) = name {
+            code = format!("<code class=\"language-{name}\">{code}</code>");
+        }
         let inner = self.keep(code, text);
         format!("<pre>{inner}</pre>")
     }
