@@ -60,10 +60,12 @@ pub(super) fn describe_from(
         doc.description.1 = doc.description.0;
         return;
     }
-    let end = first_sentence_end(text);
+    // Empty lines may stand between a tag and its text.
     let lead = text.len() - text.trim_start().len();
-    doc.summary = Some(Span::new(back(&starts, lead), back(&starts, text[..end].trim_end().len())));
-    doc.beyond_summary = has_second_sentence(text);
+    let said = &text[lead..];
+    let end = lead + said[..first_sentence_end(said)].trim_end().len();
+    doc.summary = Some(Span::new(back(&starts, lead), back(&starts, end)));
+    doc.beyond_summary = has_second_sentence(said);
 }
 
 /// Sets what follows from all the rest.

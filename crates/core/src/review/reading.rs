@@ -191,6 +191,7 @@ impl<'a> FileReading<'a> {
             known: self.known(),
             parsers: &self.parsers,
             words: &self.words,
+            imports: OnceCell::new(),
             language: self.language,
             settings: self.settings,
         }

@@ -30,10 +30,46 @@ pub struct FileContext<'a> {
     pub parsers: &'a RefCell<Parsers>,
     /// Words that were looked for in the code of the file, and whether they are there.
     pub words: &'a RefCell<HashMap<SmolStr, bool>>,
+    /// What it imports, once that was asked for.
+    pub imports: OnceCell<Imports>,
     /// Its language.
     pub language: &'a Language,
     /// What holds for that language.
     pub settings: &'a LanguageSettings,
+}
+
+/// What the statements at the start of lines say of packages and imports.
+pub struct Imports {
+    /// The first part of the file's own package, where it has one.
+    pub root: Option<SmolStr>,
+    /// Packages, each with the name that is taken from it; `*` or `_` for all.
+    pub names: Vec<(SmolStr, SmolStr)>,
+}
+
+impl Imports {
+    fn of(source: &Source) -> Self {
+        let mut out = Self { root: None, names: Vec::new() };
+        for line in source.text().lines().map(str::trim_start) {
+            let behind = |words: &[&str]| words.iter().find_map(|word| line.strip_prefix(word));
+            if let Some(package) = behind(&["package ", "namespace "]).filter(|_| out.root.is_none()) {
+                let root = package.split(['.', '\\', ';', ' ']).next();
+                out.root = root.filter(|root| !root.is_empty()).map(SmolStr::new);
+            } else if let Some(rest) = behind(&["import static ", "import ", "use "]) {
+                let target = rest.trim_end().trim_end_matches(';').split(" as ").next().unwrap_or_default();
+                let parts = target.trim().rsplit_once(['.', '\\']);
+                out.names.extend(parts.map(|(from, what)| (SmolStr::new(from), SmolStr::new(what))));
+            }
+        }
+        out
+    }
+}
+
+impl FileContext<'_> {
+    /// Returns what the file imports.
+    #[must_use]
+    pub fn imports(&self) -> &Imports {
+        self.imports.get_or_init(|| Imports::of(self.source))
+    }
 }
 
 /// A declaration that is asked for a comment.

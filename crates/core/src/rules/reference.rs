@@ -168,32 +168,24 @@ fn may_be_meant(context: &Context<'_>, (package, name): (&str, &str)) -> bool {
         return true;
     }
     let here = file.source.path();
-    let lines = || file.source.text().lines().map(str::trim_start);
+    let imports = file.imports();
     // Packages of one root need not be spelt out in the folders.
-    let root = lines().find_map(|line| {
-        let rest = ["package ", "namespace "].iter().find_map(|word| line.strip_prefix(word))?;
-        rest.split(['.', '\\', ';', ' ']).next().filter(|root| !root.is_empty())
-    });
+    let root = imports.root.as_deref();
     let mut places = file.known.places(name);
     if !package.is_empty() {
         return places.any(|path| names_folder((package, name), path, root));
     }
     let folder = |path: &str| path.rsplit_once('/').map_or("", |(folder, _)| folder).to_lowercase();
     let last = |folder: String| folder.rsplit('/').next().unwrap_or_default().to_owned();
-    let imported: Vec<(&str, bool)> = lines()
-        .filter_map(|line| {
-            let rest =
-                ["import static ", "import ", "use "].iter().find_map(|word| line.strip_prefix(word))?;
-            let target = rest.trim_end().trim_end_matches(';').split(" as ").next()?.trim();
-            let (from, what) = target.rsplit_once(['.', '\\'])?;
-            (what == name || matches!(what, "*" | "_")).then_some((from, what == name))
-        })
-        .collect();
-    let by_name = imported.iter().any(|&(_, by_name)| by_name);
+    let imported = || {
+        let names = imports.names.iter();
+        names.filter(|(_, what)| what == name || matches!(what.as_str(), "*" | "_"))
+    };
+    let by_name = imported().any(|(_, what)| what == name);
     places.any(|path| {
         path == here
             || (!by_name && last(folder(path)) == last(folder(here)))
-            || imported.iter().any(|(from, _)| names_folder((from, name), path, root))
+            || imported().any(|(from, _)| names_folder((from.as_str(), name), path, root))
     })
 }
 

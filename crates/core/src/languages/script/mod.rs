@@ -15,6 +15,7 @@ mod kinds;
 mod links;
 mod parameters;
 mod plain;
+mod statements;
 mod types;
 
 use tree_sitter::Node;
@@ -173,7 +174,10 @@ impl Grammar for ScriptGrammar {
         // The grammar does not know these forms yet, of which nothing is declared here.
         let finder = memchr::memmem::Finder::new("port type *");
         let blanks: Vec<_> = finder.find_iter(text.as_bytes()).map(|at| at + 5..at + 9).collect();
-        if blanks.is_empty() { Given::all(text) } else { Given::with_blanks(text, &blanks) }
+        match blanks.is_empty() {
+            true => statements::without_plain_statements(text, self.serves.id == TYPESCRIPT.id),
+            false => Given::with_blanks(text, &blanks),
+        }
     }
 
     fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
@@ -240,6 +244,7 @@ impl Grammar for ScriptGrammar {
             Script::Catch => flow::handles(walk, node),
             Script::If => crate::languages::shared::note_guard(walk, node, Script::Throw, Script::Block),
             Script::Call | Script::New | Script::Await => walk.calls(),
+            Script::Block => walk.calls_left_out(node),
             Script::TypeParameters
             | Script::Parameters
             | Script::Heritage
@@ -248,7 +253,6 @@ impl Grammar for ScriptGrammar {
             Script::Ambient
             | Script::ArrayPattern
             | Script::AssignmentPattern
-            | Script::Block
             | Script::Declarator
             | Script::ExportClause
             | Script::ExportSpecifier

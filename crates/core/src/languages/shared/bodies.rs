@@ -91,7 +91,10 @@ pub(in crate::languages) fn ranges_without(text: &str, left_out: &[std::ops::Ran
     let mut ranges = Vec::with_capacity(left_out.len() + 1);
     let mut start = 0;
     for inner in left_out {
-        ranges.push(places.range(start, inner.start));
+        // The parser takes the end of an empty range for the end of what stands before it.
+        if start < inner.start {
+            ranges.push(places.range(start, inner.start));
+        }
         start = inner.end;
     }
     ranges.push(places.range(start, text.len()));

@@ -90,6 +90,44 @@ pub(in crate::languages) fn swift(text: &str, open: usize, depth: u8) -> Option<
     with_expressions(text, open, ("\\(", b'(', b')'), (swift, depth))
 }
 
+/// Strings on one line, and templates with expressions in `${}` (JavaScript).
+pub(in crate::languages) fn script(text: &str, open: usize, depth: u8) -> Option<usize> {
+    let bytes = text.as_bytes();
+    if bytes[open] != b'`' {
+        return on_one_line(bytes, open);
+    }
+    let mut at = open + 1;
+    loop {
+        match *bytes.get(at)? {
+            b'\\' => at += 2,
+            b'`' => return Some(at + 1),
+            b'$' if bytes.get(at + 1) == Some(&b'{') => {
+                at = script_expression(text, at + 2, depth)?;
+            }
+            _ => at += 1,
+        }
+    }
+}
+
+/// Returns the offset behind an expression in a template, every kind of literal in it passed over.
+fn script_expression(text: &str, from: usize, depth: u8) -> Option<usize> {
+    if depth >= DEEPEST {
+        return None;
+    }
+    let bytes = text.as_bytes();
+    let (mut at, mut open) = (from, 1_usize);
+    while open > 0 {
+        match *bytes.get(at)? {
+            b'"' | b'\'' | b'`' => at = script(text, at, depth + 1)?,
+            byte => {
+                open = open + usize::from(byte == b'{') - usize::from(byte == b'}');
+                at += 1;
+            }
+        }
+    }
+    Some(at)
+}
+
 /// Strings over lines; in double quotes with expressions in `{$…}` (PHP).
 pub(in crate::languages) fn php(text: &str, open: usize, depth: u8) -> Option<usize> {
     let bytes = text.as_bytes();

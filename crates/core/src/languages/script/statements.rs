@@ -1,0 +1,456 @@
+//! Leaves statements without any fact out of what the grammar is given: a lexical pass, several times faster than the
+//! grammar itself.
+//!
+//! A statement inside a function that ends with a semicolon, and has neither braces nor a word that tells something in
+//! it, is left out. The first one of each block stays: a block of one statement must not be made. Where the pass loses
+//! its bearings, everything is given.
+
+use std::ops::Range;
+use std::sync::LazyLock;
+
+use aho_corasick::AhoCorasick;
+
+use crate::languages::shared::{literals, plain_words, ranges_without};
+use crate::reading::Given;
+use crate::text::narrow;
+
+/// What a statement must not hold to be left out.
+static FACTS: LazyLock<AhoCorasick> = LazyLock::new(|| {
+    plain_words(&[
+        "return", "throw", "yield", "=>", "function", "class", "/*", "arguments", "exports", "prototype",
+        "require", "import", "define", "vinequill:",
+    ])
+});
+
+/// What may call code that is not seen.
+static CALLS: LazyLock<AhoCorasick> = LazyLock::new(|| plain_words(&["(", "await", "new", "`"]));
+
+/// Words that a statement begins with which does not stand by itself.
+const DEPENDENT: &[&str] = &[
+    "else", "case", "default", "while", "do", "import", "export", "static", "get", "set", "type",
+    "interface", "enum", "declare", "namespace", "module", "abstract",
+];
+
+/// Words before a parenthesis behind which a block follows, and no body of a function.
+const CONTROL: &[&str] = &["if", "for", "while", "switch", "catch", "with", "await"];
+
+/// Words directly before a block.
+const BEFORE_BLOCK: &[&str] = &["else", "try", "finally", "do", "catch"];
+
+/// Words behind which a slash begins a regular expression.
+const BEFORE_REGEX: &[&str] = &[
+    "return", "typeof", "case", "in", "of", "delete", "void", "throw", "new", "instanceof", "else", "do",
+    "yield", "await",
+];
+
+/// As far before its brace the word of a class may stand, in bytes.
+const LONGEST_HEAD: usize = 400;
+
+/// What a pair of braces holds.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+enum Holds {
+    /// Statements of a function.
+    Statements,
+    /// Something else: the members of a class or an object, or statements of a module.
+    Other,
+}
+
+/// Whether a statement ends where a pair of braces closes.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+enum Ends {
+    /// It goes on.
+    Nothing,
+    /// A block or a statement with blocks ends.
+    Block,
+    /// A function, a method or a class ends, behind which the grammar looks for a semicolon.
+    Declaration,
+}
+
+/// An open pair of braces; the file is the outermost.
+struct Frame {
+    holds: Holds,
+    /// The offset of its brace.
+    brace: usize,
+    /// How many parentheses and brackets were open at its brace.
+    base: usize,
+    /// Where its current statement begins, comments before it included.
+    start: usize,
+    /// Where its first word may be.
+    code: usize,
+    /// There are braces in its current statement.
+    has_braces: bool,
+    /// A statement of it was passed.
+    has_first: bool,
+    /// What ends where it closes.
+    ends: Ends,
+    /// Something was called in what was left out.
+    calls: bool,
+}
+
+/// Decides what the grammar is given of `text`; with types in it, braces may hold members of a type.
+pub(super) fn without_plain_statements(text: &str, typed: bool) -> Given<'_> {
+    let given = Given::all(text);
+    // Text between tags may hold any sign.
+    if memchr::memmem::find(text.as_bytes(), b"</").is_some()
+        || memchr::memmem::find(text.as_bytes(), b"/>").is_some()
+    {
+        return given;
+    }
+    match Scan::new(text, typed).run() {
+        Some((left_out, calls)) if !left_out.is_empty() => {
+            given.leaving_out(ranges_without(text, &left_out), calls)
+        }
+        _ => given,
+    }
+}
+
+struct Scan<'s> {
+    text: &'s str,
+    bytes: &'s [u8],
+    typed: bool,
+    at: usize,
+    /// Offsets of the parentheses and brackets that are open.
+    open: Vec<usize>,
+    /// The last pair of parentheses that was closed.
+    last_pair: (usize, usize),
+    frames: Vec<Frame>,
+    left_out: Vec<Range<usize>>,
+    calls: Vec<u32>,
+}
+
+impl<'s> Scan<'s> {
+    fn new(text: &'s str, typed: bool) -> Self {
+        let file = Frame {
+            holds: Holds::Other,
+            brace: 0,
+            base: 0,
+            start: 0,
+            code: 0,
+            has_braces: false,
+            has_first: false,
+            ends: Ends::Nothing,
+            calls: false,
+        };
+        Self {
+            text,
+            bytes: text.as_bytes(),
+            typed,
+            at: 0,
+            open: Vec::new(),
+            last_pair: (0, 0),
+            frames: vec![file],
+            left_out: Vec::new(),
+            calls: Vec::new(),
+        }
+    }
+
+    /// Returns the statements to leave out, and the braces of blocks in which something of them was called; nothing
+    /// when brackets or literals do not end.
+    fn run(mut self) -> Option<(Vec<Range<usize>>, Vec<u32>)> {
+        let telling = |byte: &u8| {
+            matches!(byte, b'/' | b'"' | b'\'' | b'`' | b'(' | b')' | b'[' | b']' | b'{' | b'}' | b';')
+        };
+        while let Some(found) = self.bytes[self.at..].iter().position(telling) {
+            let found = self.at + found;
+            self.at = found + 1;
+            match self.bytes[found] {
+                b'/' => self.slash(found)?,
+                b'"' | b'\'' | b'`' => self.at = literals::script(self.text, found, 0)?,
+                b'(' | b'[' => self.open.push(found),
+                b')' => self.last_pair = (self.open.pop()?, found),
+                b']' => _ = self.open.pop()?,
+                b'{' => self.open_brace(found),
+                b'}' => self.close_brace(found)?,
+                _ => self.semicolon(found)?,
+            }
+        }
+        self.calls.sort_unstable();
+        (self.frames.len() == 1 && self.open.is_empty()).then_some((self.left_out, self.calls))
+    }
+
+    fn slash(&mut self, found: usize) -> Option<()> {
+        match self.bytes.get(found + 1) {
+            Some(b'/') => {
+                let end = memchr::memchr(b'\n', &self.bytes[found..]);
+                self.at = end.map_or(self.bytes.len(), |end| found + end);
+            }
+            Some(b'*') => {
+                let end = memchr::memmem::find(&self.bytes[found + 2..], b"*/")?;
+                self.at = found + 2 + end + 2;
+            }
+            _ if self.begins_regex(found) => {
+                self.at = behind_regex(self.bytes, found)?;
+                return Some(());
+            }
+            _ => return Some(()),
+        }
+        let frame = self.frames.last_mut()?;
+        if self.bytes[frame.code..found].iter().all(u8::is_ascii_whitespace) {
+            frame.code = self.at;
+        }
+        Some(())
+    }
+
+    /// Tells a regular expression from a division by what stands before it.
+    fn begins_regex(&self, slash: usize) -> bool {
+        let before = self.text[..slash].trim_end();
+        match before.bytes().next_back() {
+            None => true,
+            Some(b')' | b']' | b'}') => false,
+            Some(byte) if is_word(byte) => BEFORE_REGEX.contains(&last_word(before)),
+            Some(_) => true,
+        }
+    }
+
+    fn open_brace(&mut self, found: usize) {
+        let before = self.text[..found].trim_end();
+        let frame = self.frames.last().expect("the file is never closed");
+        let in_code = frame.holds == Holds::Statements;
+        let level = self.open.len() == frame.base;
+        let head = self.text[frame.code..found].trim_start();
+        let first = first_word(head);
+        // A class may extend what a call makes; its head is not long.
+        let near = &self.bytes[frame.start.max(found.saturating_sub(LONGEST_HEAD)).min(found)..found];
+        let is_class = || memchr::memmem::find(near, b"class").is_some();
+        let ends = |ends: Ends, does: bool| if does { ends } else { Ends::Nothing };
+        let (holds, ends) = match before.as_bytes().last() {
+            Some(b'>') if before.ends_with("=>") => {
+                (if self.is_arrow(before) { Holds::Statements } else { Holds::Other }, Ends::Nothing)
+            }
+            Some(b')') if self.last_pair.1 + 1 == before.len() && !is_class() => {
+                let word = last_word(self.text[..self.last_pair.0].trim_end());
+                if CONTROL.contains(&word) {
+                    (frame.holds, ends(Ends::Block, level && CONTROL.contains(&first)))
+                } else {
+                    // A method ends with its body, as a function does that is declared.
+                    let declared = matches!(first, "function" | "async") || frame.holds == Holds::Other;
+                    (Holds::Statements, ends(Ends::Declaration, level && declared))
+                }
+            }
+            Some(b';' | b'{' | b'}') if in_code && level && head.is_empty() => {
+                (Holds::Statements, Ends::Block)
+            }
+            Some(b':') if in_code && level && matches!(first, "case" | "default") => {
+                (Holds::Statements, Ends::Block)
+            }
+            Some(&byte) if level && is_word(byte) && BEFORE_BLOCK.contains(&last_word(before)) => {
+                (frame.holds, Ends::Block)
+            }
+            Some(_) if self.typed && self.says_type(before) && !is_class() => {
+                let declared = matches!(first, "function" | "async") || frame.holds == Holds::Other;
+                (Holds::Statements, ends(Ends::Declaration, level && declared))
+            }
+            _ => (Holds::Other, ends(Ends::Declaration, level && first == "class")),
+        };
+        self.frames.last_mut().expect("the file is never closed").has_braces = true;
+        self.frames.push(Frame {
+            holds,
+            brace: found,
+            base: self.open.len(),
+            start: found + 1,
+            code: found + 1,
+            has_braces: false,
+            has_first: false,
+            ends,
+            calls: false,
+        });
+    }
+
+    /// Tells an arrow function from the type of a function, by what stands before its parameters; in doubt it is a type.
+    fn is_arrow(&self, before: &str) -> bool {
+        if !self.typed {
+            return true;
+        }
+        let (open, close) = self.last_pair;
+        let before = before[..before.len() - "=>".len()].trim_end();
+        let between = before.get(close + 1..).unwrap_or_default().trim_start();
+        let ends_with_pair = close + 1 == before.len();
+        if !ends_with_pair && !between.starts_with(':') {
+            // No type of a function has its one parameter without parentheses.
+            return before.bytes().next_back().is_some_and(is_word);
+        }
+        let outer = self.text[..open].trim_end();
+        let outer = outer.strip_suffix("async").unwrap_or(outer).trim_end();
+        // Where statements end without a semicolon, the first word seen may be that of another.
+        let name = outer[..outer.len().saturating_sub(1)].trim_end();
+        match outer.bytes().next_back() {
+            Some(b'=') => {
+                let word = last_word(name);
+                !word.is_empty() && last_word(name[..name.len() - word.len()].trim_end()) != "type"
+            }
+            Some(b'(') => {
+                name.bytes().next_back().is_some_and(|byte| is_word(byte) || byte == b')' || byte == b']')
+            }
+            Some(b',') => true,
+            _ => last_word(outer) == "return",
+        }
+    }
+
+    /// Tells whether what stands between a list of parameters and a brace is the type of a result.
+    fn says_type(&self, before: &str) -> bool {
+        let between = self.text.get(self.last_pair.1 + 1..before.len()).unwrap_or_default();
+        let ty = between.trim_start().strip_prefix(':').unwrap_or_default().trim();
+        !ty.is_empty()
+            && !matches!(last_word(ty), "is" | "keyof" | "extends" | "infer" | "readonly" | "unique")
+            && !ty.contains([';', '='])
+            && ty.ends_with(|c: char| c.is_alphanumeric() || matches!(c, '_' | '$' | '>' | ']' | '}'))
+    }
+
+    fn close_brace(&mut self, found: usize) -> Option<()> {
+        if self.frames.len() == 1 {
+            return None;
+        }
+        let frame = self.frames.pop()?;
+        if frame.base != self.open.len() {
+            return None;
+        }
+        if frame.calls {
+            self.calls.push(narrow(frame.brace));
+        }
+        let outer = self.frames.last_mut()?;
+        if frame.ends != Ends::Nothing {
+            (outer.start, outer.code) = (found + 1, found + 1);
+            outer.has_braces = false;
+            // What follows a declaration says where it ends.
+            outer.has_first = frame.ends == Ends::Block;
+        }
+        Some(())
+    }
+
+    fn semicolon(&mut self, found: usize) -> Option<()> {
+        let frame = self.frames.last_mut()?;
+        if self.open.len() != frame.base {
+            return Some(());
+        }
+        let range = frame.start..found + 1;
+        let statement = self.text.get(range.clone())?;
+        let first = first_word(self.text[frame.code..found].trim_start());
+        (frame.start, frame.code) = (found + 1, found + 1);
+        let (is_first, had_braces) = (!frame.has_first, frame.has_braces);
+        frame.has_first = true;
+        frame.has_braces = false;
+        if frame.holds == Holds::Other || is_first || had_braces || FACTS.is_match(statement) {
+            return Some(());
+        }
+        if DEPENDENT.contains(&first) || first_word(self.text[found + 1..].trim_start()) == "else" {
+            return Some(());
+        }
+        frame.calls |= CALLS.is_match(statement);
+        self.left_out.push(range);
+        Some(())
+    }
+}
+
+const fn is_word(byte: u8) -> bool {
+    byte.is_ascii_alphanumeric() || matches!(byte, b'_' | b'$') || byte >= 0x80
+}
+
+fn last_word(text: &str) -> &str {
+    let start = text.bytes().rposition(|byte| !is_word(byte)).map_or(0, |found| found + 1);
+    &text[start..]
+}
+
+fn first_word(text: &str) -> &str {
+    &text[..text.bytes().position(|byte| !is_word(byte)).unwrap_or(text.len())]
+}
+
+/// Returns the offset behind a regular expression (ECMA-262, "Regular Expression Literals"); nothing when it does not
+/// end on its line.
+fn behind_regex(bytes: &[u8], open: usize) -> Option<usize> {
+    let mut at = open + 1;
+    let mut in_set = false;
+    loop {
+        match *bytes.get(at)? {
+            b'\\' => at += 1,
+            b'\n' => return None,
+            b'[' => in_set = true,
+            b']' => in_set = false,
+            b'/' if !in_set => return Some(at + 1),
+            _ => {}
+        }
+        at += 1;
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::without_plain_statements;
+
+    /// Returns what the grammar is given.
+    fn given(text: &str, typed: bool) -> String {
+        let given = without_plain_statements(text, typed);
+        match given.ranges() {
+            [] => text.to_owned(),
+            ranges => ranges.iter().map(|range| &text[range.start_byte..range.end_byte]).collect(),
+        }
+    }
+
+    #[test]
+    fn statements_without_facts_are_left_out() {
+        for (text, wanted) in [
+            ("function f(a) { b(); c(a); d = 1; return d; }", "function f(a) { b(); return d; }"),
+            ("const f = (a) => { b(); c(a); };\nd();", "const f = (a) => { b(); };\nd();"),
+            ("class A { x = 1; f(a) { b(); c(a); } y = 2; }", "class A { x = 1; f(a) { b(); } y = 2; }"),
+            (
+                "function f() { if (a) { b(); c(); } else { d(); e(); } if (g) h(); try { i(); j(); } catch (k) { throw k; } }",
+                "function f() { if (a) { b(); } else { d(); } try { i(); } catch (k) { throw k; } }",
+            ),
+            ("function f() { a = '}'; b(/[/}]/g); c(`${d({})}}`); e = 4 / 2; }", "function f() { a = '}'; }"),
+            (
+                "function f() { a(); switch (b) { case 1: c(); d(); break; } e(); }",
+                "function f() { a(); switch (b) { case 1: c(); } }",
+            ),
+        ] {
+            assert_eq!(given(text, false), wanted);
+            assert_eq!(given(text, true), wanted);
+        }
+        assert_eq!(without_plain_statements("function f() { a = 1; b(); }", false).into_calls(), [13]);
+        assert!(without_plain_statements("function f() { a(); b = 1; }", false).into_calls().is_empty());
+    }
+
+    #[test]
+    fn what_tells_something_stays() {
+        for text in [
+            "a(); b(); module.exports = c; d = 1;",
+            "if (a) { b(); c = 1; d(); }",
+            "function f() { a(); /** The b. */ b = 1; // vinequill: allow param.missing\n c(); }",
+            "function f() { a(); return b; throw c; }",
+            "function f() { a(); if (b) return c; else d(); }",
+            "function f() { a(); do b(); while (c); }",
+            "function f() { a(); var g = function () { return 1; }, h = 2; }",
+            "function f() { a(); b = { c() { d(); } }; }",
+            "class A extends B(c) { x = 1; y = 2; z = 3; }",
+            "x = { get a() { return 1; }, b: 2 };",
+            "function f() { a(); b(\n",
+            "function f() { a(); b = <p>it's; c();</p>; d(); }",
+        ] {
+            assert_eq!(given(text, false), text);
+            assert_eq!(given(text, true), text);
+        }
+    }
+
+    #[test]
+    fn members_of_types_are_no_statements() {
+        for text in [
+            "type F = (a: b) => { c: string; d(): void; e: f };",
+            "interface A { f: (a: b) => { c: string; d(): void; }; g(): void; h: i; }",
+            "function f(a: () => { c: string; d(): void; }): { e: string; f(): void; g: h } { return a(); }",
+            "declare module 'a' { let b: c; let d: e; let f: g; }",
+            "function f() { a(); type B = c; interface D { e: f; g: h; } return a; }",
+        ] {
+            assert_eq!(given(text, true), text);
+        }
+        for (text, wanted) in [
+            (
+                "class A { f(a: b): Promise<{ c: d }> { e(); f = 1; g(); } }",
+                "class A { f(a: b): Promise<{ c: d }> { e(); } }",
+            ),
+            (
+                "const f = async (a: b): Promise<c> => { d(); e(); };",
+                "const f = async (a: b): Promise<c> => { d(); };",
+            ),
+        ] {
+            assert_eq!(given(text, true), wanted);
+        }
+    }
+}
