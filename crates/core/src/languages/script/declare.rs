@@ -155,7 +155,14 @@ pub(super) fn type_alias<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
 /// Declares a function, or one signature of it.
 pub(super) fn function<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Script) {
     let body = walk.field(node, "body");
-    let mut declaration = match walk.field(node, "name") {
+    let name = walk.field(node, "name");
+    // Masked so: the default export of a declaration file, which has no name.
+    let is_nameless = name.is_some_and(|name| walk.text(name) == "function");
+    if is_nameless {
+        walk.is_module = true;
+        walk.given_out.push("default".into());
+    }
+    let mut declaration = match name.filter(|_| !is_nameless) {
         Some(name) => begin(walk, Kind::Function, name, node, body),
         None => {
             let at = Span::at(walk.span(node).start);

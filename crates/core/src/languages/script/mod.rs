@@ -12,6 +12,7 @@ mod declare;
 mod exports;
 mod flow;
 mod kinds;
+mod lexer;
 mod links;
 mod parameters;
 mod plain;

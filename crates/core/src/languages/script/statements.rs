@@ -10,6 +10,7 @@ use std::sync::LazyLock;
 
 use aho_corasick::AhoCorasick;
 
+use super::lexer::{self, first_word, is_word, last_word};
 use crate::languages::shared::{literals, plain_words, ranges_without};
 use crate::reading::Given;
 use crate::text::narrow;
@@ -36,12 +37,6 @@ const CONTROL: &[&str] = &["if", "for", "while", "switch", "catch", "with", "awa
 
 /// Words directly before a block.
 const BEFORE_BLOCK: &[&str] = &["else", "try", "finally", "do", "catch"];
-
-/// Words behind which a slash begins a regular expression.
-const BEFORE_REGEX: &[&str] = &[
-    "return", "typeof", "case", "in", "of", "delete", "void", "throw", "new", "instanceof", "else", "do",
-    "yield", "await",
-];
 
 /// As far before its brace the word of a class may stand, in bytes.
 const LONGEST_HEAD: usize = 400;
@@ -169,37 +164,13 @@ impl<'s> Scan<'s> {
     }
 
     fn slash(&mut self, found: usize) -> Option<()> {
-        match self.bytes.get(found + 1) {
-            Some(b'/') => {
-                let end = memchr::memchr(b'\n', &self.bytes[found..]);
-                self.at = end.map_or(self.bytes.len(), |end| found + end);
-            }
-            Some(b'*') => {
-                let end = memchr::memmem::find(&self.bytes[found + 2..], b"*/")?;
-                self.at = found + 2 + end + 2;
-            }
-            _ if self.begins_regex(found) => {
-                self.at = behind_regex(self.bytes, found)?;
-                return Some(());
-            }
-            _ => return Some(()),
-        }
+        self.at = lexer::behind_slash(self.text, found)?;
         let frame = self.frames.last_mut()?;
-        if self.bytes[frame.code..found].iter().all(u8::is_ascii_whitespace) {
+        let is_comment = matches!(self.bytes.get(found + 1), Some(b'/' | b'*'));
+        if is_comment && self.bytes[frame.code..found].iter().all(u8::is_ascii_whitespace) {
             frame.code = self.at;
         }
         Some(())
-    }
-
-    /// Tells a regular expression from a division by what stands before it.
-    fn begins_regex(&self, slash: usize) -> bool {
-        let before = self.text[..slash].trim_end();
-        match before.bytes().next_back() {
-            None => true,
-            Some(b')' | b']' | b'}') => false,
-            Some(byte) if is_word(byte) => BEFORE_REGEX.contains(&last_word(before)),
-            Some(_) => true,
-        }
     }
 
     fn open_brace(&mut self, found: usize) {
@@ -338,37 +309,6 @@ impl<'s> Scan<'s> {
         frame.calls |= CALLS.is_match(statement);
         self.left_out.push(range);
         Some(())
-    }
-}
-
-const fn is_word(byte: u8) -> bool {
-    byte.is_ascii_alphanumeric() || matches!(byte, b'_' | b'$') || byte >= 0x80
-}
-
-fn last_word(text: &str) -> &str {
-    let start = text.bytes().rposition(|byte| !is_word(byte)).map_or(0, |found| found + 1);
-    &text[start..]
-}
-
-fn first_word(text: &str) -> &str {
-    &text[..text.bytes().position(|byte| !is_word(byte)).unwrap_or(text.len())]
-}
-
-/// Returns the offset behind a regular expression (ECMA-262, "Regular Expression Literals"); nothing when it does not
-/// end on its line.
-fn behind_regex(bytes: &[u8], open: usize) -> Option<usize> {
-    let mut at = open + 1;
-    let mut in_set = false;
-    loop {
-        match *bytes.get(at)? {
-            b'\\' => at += 1,
-            b'\n' => return None,
-            b'[' => in_set = true,
-            b']' => in_set = false,
-            b'/' if !in_set => return Some(at + 1),
-            _ => {}
-        }
-        at += 1;
     }
 }
 
