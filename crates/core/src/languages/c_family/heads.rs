@@ -5,7 +5,8 @@
 use super::lexer::Sort;
 use super::mask::{Around, Item, Pass};
 use super::words::{
-    ATTRIBUTES, NO_NAMES, NOISE, QUALIFIERS, TYPES, is_capital, is_capital_or_noise, looks_like_macro,
+    ATTRIBUTES, BEHIND_LISTS, NO_NAMES, NOISE, QUALIFIERS, TYPES, is_capital, is_capital_or_noise,
+    looks_like_macro,
 };
 
 impl Pass<'_> {
@@ -41,8 +42,9 @@ impl Pass<'_> {
             return false;
         }
         if self.is_instantiation(&all) || (semicolon.is_some() && self.is_nameless_call(items)) {
-            for &at in head {
-                self.blank_lexeme(at);
+            // Braces among the arguments hold more than the head.
+            if let (Some(&first), Some(&last)) = (head.first(), head.last()) {
+                self.blank_lexemes(first, last);
             }
             if let Some(semicolon) = semicolon {
                 self.blank_lexeme(semicolon);
@@ -115,11 +117,13 @@ impl Pass<'_> {
         let led = items.iter().position(|item| !self.are_macros(std::slice::from_ref(item))).unwrap_or(0);
         let [storage @ .., Item::Word(name), Item::Group(open, _)] = &items[led..] else { return false };
         let outside = matches!(self.scopes.last(), None | Some(Around::Space));
+        // Without any type C declares nothing either.
+        let is_bare = !self.is_cpp && storage.is_empty() && led == 0;
         let is_storage = |item: &Item| matches!(item, Item::Word(at) if matches!(self.word(*at), "static" | "inline" | "extern" | "const"));
-        self.is_cpp
+        (self.is_cpp || is_bare)
             && outside
             && self.code[*open].is(b'(')
-            && !storage.is_empty()
+            && (is_bare || !storage.is_empty())
             && storage.iter().all(is_storage)
             && !TYPES.contains(&self.word(*name))
             && !NO_NAMES.contains(&self.word(*name))
@@ -229,10 +233,6 @@ impl Pass<'_> {
 
     /// Behind the members of a type stand names, and attributes that are blanked.
     fn mask_tail(&mut self, items: &[Item]) {
-        let words: Vec<usize> = items
-            .iter()
-            .filter_map(|item| if let Item::Word(at) = item { Some(*at) } else { None })
-            .collect();
         for (number, item) in items.iter().enumerate() {
             let Item::Word(at) = *item else { continue };
             let word = self.word(at);
@@ -240,7 +240,11 @@ impl Pass<'_> {
                 Item::Group(from, upto) if self.code[*from].is(b'(') => Some((*from, *upto)),
                 _ => None,
             });
-            let spare = words.len() > 1 && is_capital(word) && looks_like_macro(word);
+            let beside = |number: Option<usize>| {
+                matches!(number.and_then(|number| items.get(number)), Some(Item::Word(_)))
+            };
+            let doubled = beside(number.checked_sub(1)) || beside(Some(number + 1));
+            let spare = doubled && is_capital(word) && looks_like_macro(word);
             if ATTRIBUTES.contains(&word)
                 || NOISE.contains(&word)
                 || spare
@@ -343,7 +347,37 @@ impl Pass<'_> {
         let next_qualifies = matches!(items.get(behind), Some(Item::Sign(b':', _)))
             && matches!(items.get(behind + 1), Some(Item::Sign(b':', _)));
         if head.named {
+            // One word alone behind a list of parameters is an attribute, if it is none of the language.
+            let alone =
+                head.listed && number + 1 == items.len() && matches!(items[number - 1], Item::Group(..));
+            if alone && !BEHIND_LISTS.contains(&word) && !TYPES.contains(&word) {
+                self.blank_lexeme(at);
+            }
             return number + 1;
+        }
+        let behind_array = number > 1
+            && matches!(items[number - 1], Item::Group(open, _) if self.code[open].is(b'['))
+            && matches!(items[number - 2], Item::Word(name) if !matches!(self.word(name), "new" | "delete"))
+            && matches!(items.get(number + 1), None | Some(Item::Sign(b'=', _)));
+        if behind_array {
+            self.blank_lexeme(at);
+            return number + 1;
+        }
+        let makes_type = head.is_typedef
+            && head.is_bare()
+            && matches!(items.get(number + 2), Some(Item::Word(_)))
+            && items.len() == number + 3;
+        if let Some((from, upto)) = group.filter(|_| makes_type && is_name(word)) {
+            // `typedef list_of(load) loads;`
+            self.blank_lexemes(from, upto);
+            head.types += 1;
+            return number + 2;
+        }
+        let leads = head.is_bare() && is_name(word) && self.is_leading_call(items, number);
+        if let Some((from, upto)) = group.filter(|_| leads || self.is_attribute_call(items, number)) {
+            self.blank_lexeme(at);
+            self.blank_lexemes(from, upto);
+            return number + 2;
         }
         if let Some((from, upto)) = group.filter(|_| !NO_NAMES.contains(&word)) {
             let list = match items.get(number + 2) {
@@ -386,10 +420,51 @@ impl Pass<'_> {
         number + 1
     }
 
+    /// `int printf_like(1, 2) log(const char *form, ...)`: a call with nothing but literals before the name.
+    fn is_attribute_call(&self, items: &[Item], number: usize) -> bool {
+        let (Some(&Item::Group(from, upto)), Some(&Item::Word(next)), Some(&Item::Group(open, _))) =
+            (items.get(number + 1), items.get(number + 2), items.get(number + 3))
+        else {
+            return false;
+        };
+        let literals = self.code[from + 1..upto]
+            .iter()
+            .all(|lexeme| matches!(lexeme.sort, Sort::Number | Sort::Text) || lexeme.is(b','));
+        upto > from + 1
+            && literals
+            && self.code[open].is(b'(')
+            && !is_capital(self.word(next))
+            && !ATTRIBUTES.contains(&self.word(next))
+            && !NO_NAMES.contains(&self.word(next))
+    }
+
+    /// `define_list(loads, int) int weigh(void)`: a call in front of all, and a declaration with its own list behind.
+    fn is_leading_call(&self, items: &[Item], number: usize) -> bool {
+        let behind = items.get(number + 2..).unwrap_or_default();
+        let may_follow =
+            |word: &str| ![ATTRIBUTES, NO_NAMES, BEHIND_LISTS].iter().any(|words| words.contains(&word));
+        let follows = matches!(behind.first(), Some(&Item::Word(next)) if may_follow(self.word(next)));
+        follows
+            && behind.windows(2).any(|two| {
+                matches!(*two, [Item::Word(name), Item::Group(open, _)]
+                    if is_name(self.word(name)) && self.code[open].is(b'('))
+            })
+    }
+
     /// Counts a word before the name: a type, or a word that can only be a macro.
     fn take_specifier(&mut self, items: &[Item], (number, at): (usize, usize), head: &mut Head) {
         let word = self.word(at);
-        if matches!(word, "struct" | "class" | "union" | "enum") {
+        let behind_star = number > 0 && matches!(items[number - 1], Item::Sign(b'*' | b'&', _));
+        let names = |number: usize, pass: &Self| {
+            matches!(items.get(number), Some(Item::Word(at))
+                if !QUALIFIERS.contains(&pass.word(*at)) && !is_capital(pass.word(*at)))
+                && matches!(items.get(number + 1), Some(Item::Group(..)))
+        };
+        head.is_typedef |= word == "typedef";
+        if behind_star && !QUALIFIERS.contains(&word) && names(number + 1, self) {
+            // `Load * convention weigh(…)`
+            self.blank_lexeme(at);
+        } else if matches!(word, "struct" | "class" | "union" | "enum") {
             head.types += 1;
             head.tagged = true;
             head.ordinary.clear();
@@ -408,6 +483,7 @@ impl Pass<'_> {
             }
             if is_type {
                 head.types += 1;
+                head.is_builtin = true;
                 head.last = Some(number);
             }
         } else if !QUALIFIERS.contains(&word) {
@@ -458,7 +534,9 @@ impl Pass<'_> {
             return number + 1;
         }
         let Some((from, upto)) = group else {
-            if head.named {
+            if head.is_field {
+                // How many bits it has.
+            } else if head.named {
                 self.blank_lexeme(at);
             } else {
                 let behind = match items.get(number + 1) {
@@ -538,7 +616,9 @@ impl Pass<'_> {
                 head.whole_macro = head.only_macros();
                 head.stopped = true;
             }
-            Some(Item::Word(next)) if !is_capital(self.word(*next)) || items.len() > number + 3 => {
+            Some(Item::Word(next))
+                if !is_capital(self.word(*next)) || items.len() > number + 3 || head.is_typedef =>
+            {
                 // `MEMBERS(name) OTHER(name) type name(…)`, and `MEMBERS(name) name(…)` of a constructor, are
                 // macros of their own.
                 let alone = is_capital(self.word(*next))
@@ -562,7 +642,9 @@ impl Pass<'_> {
                     head.capitals.push(at);
                 }
             }
-            Some(Item::Sign(b'*' | b'&', _)) if !specified => {
+            Some(Item::Sign(b'*' | b'&', _))
+                if !specified || head.types == 0 && self.is_type_text(from + 1, upto) =>
+            {
                 self.blank_lexeme(at);
                 self.blank_lexeme(from);
                 self.blank_lexeme(upto);
@@ -586,13 +668,27 @@ impl Pass<'_> {
             })
     }
 
-    /// Blanks macros inside a declarator in parentheses: `(CALLBACK *name)`.
+    /// Blanks macros inside a declarator in parentheses: `(CALLBACK *name)`, `(*name(parameters))`.
     fn mask_inner(&mut self, from: usize, upto: usize) {
-        let words: Vec<usize> = (from + 1..upto).filter(|&at| self.code[at].sort == Sort::Word).collect();
-        for (number, &at) in words.iter().enumerate() {
-            let spare = number + 1 < words.len() && is_capital_or_noise(self.word(at));
-            if spare || NOISE.contains(&self.word(at)) {
-                self.blank_lexeme(at);
+        let inner: Vec<usize> = (from + 1..upto).collect();
+        let items = self.items(&inner);
+        let last = items.iter().rposition(|item| matches!(item, Item::Word(_)));
+        for (number, item) in items.iter().enumerate() {
+            match *item {
+                Item::Word(at) => {
+                    let spare = last.is_some_and(|last| number < last) && is_capital_or_noise(self.word(at));
+                    if spare || NOISE.contains(&self.word(at)) {
+                        self.blank_lexeme(at);
+                    }
+                }
+                Item::Group(open, close) if self.code[open].is(b'(') => {
+                    if number > 0 && matches!(items[number - 1], Item::Word(_) | Item::Group(..)) {
+                        self.mask_parameters(open, close);
+                    } else {
+                        self.mask_inner(open, close);
+                    }
+                }
+                Item::Group(..) | Item::Sign(..) | Item::Other(_) => {}
             }
         }
     }
@@ -655,6 +751,10 @@ impl Pass<'_> {
                         }
                     } else if self.is_tag(&items, number) {
                         found.last = Some(number);
+                    } else if number > 0 && matches!(items[number - 1], Item::Sign(b':', _)) {
+                        // `space::TYPE`: what is qualified is no macro.
+                        found.types += 1;
+                        found.last = Some(number);
                     } else if is_capital(word) {
                         found.capitals.push(at);
                         found.last = Some(number);
@@ -666,10 +766,15 @@ impl Pass<'_> {
                         found.last = Some(number);
                     }
                 }
+                // Behind the name of a pointer to a function stand its parameters.
+                Item::Group(from, upto) if number > 0 && matches!(items[number - 1], Item::Group(..)) => {
+                    self.mask_parameters(from, upto);
+                }
                 Item::Group(from, upto) => self.mask_inner(from, upto),
                 Item::Sign(..) | Item::Other(_) => {}
             }
         }
+        self.mask_unknown_words(&items);
         if found.types + found.capitals.len() < 3 && found.types == 0 {
             return;
         }
@@ -679,15 +784,60 @@ impl Pass<'_> {
         self.mask_specifiers(&found);
     }
 
+    /// Blanks calls in front of a parameter's type, `counted_by(size) const char *text`, and returns what is behind them.
+    fn behind_annotations<'i>(&mut self, items: &'i [Item]) -> &'i [Item] {
+        let mut rest = items;
+        while let [Item::Word(at), Item::Group(open, close), Item::Word(_), ..] = *rest {
+            if NO_NAMES.contains(&self.word(at))
+                || TYPES.contains(&self.word(at))
+                || !self.code[open].is(b'(')
+            {
+                break;
+            }
+            self.blank_lexemes(at, close);
+            rest = &rest[2..];
+        }
+        rest
+    }
+
+    /// Blanks words in front of a parameter's type: `unused_in_tests int load`, `my_unused Load *load`.
+    fn mask_unknown_words(&mut self, items: &[Item]) {
+        if items.iter().any(|item| matches!(item, Item::Sign(b':' | b'<', _))) {
+            return;
+        }
+        let items = self.behind_annotations(items);
+        let declarator = |item: &Item| matches!(item, Item::Sign(b'*' | b'&' | b'=', _) | Item::Group(..));
+        let end = items.iter().position(declarator).unwrap_or(items.len());
+        let points = matches!(items.get(end), Some(Item::Sign(b'*' | b'&', _)));
+        let is_type =
+            |item: &Item, pass: &Self| matches!(item, Item::Word(at) if TYPES.contains(&pass.word(*at)));
+        let unknown: Vec<usize> = items[..end]
+            .iter()
+            .take_while(|item| !is_type(item, self))
+            .filter_map(|item| if let Item::Word(at) = item { Some(*at) } else { None })
+            .filter(|&at| !is_capital_or_noise(self.word(at)) && !QUALIFIERS.contains(&self.word(at)))
+            .collect();
+        // Behind these may stand: a type by itself; the name of a type before a sign; both names.
+        let kept = match items[..end].iter().any(|item| is_type(item, self)) {
+            true => 0,
+            false if points => 1,
+            false => 2,
+        };
+        for &at in &unknown[..unknown.len().saturating_sub(kept)] {
+            self.blank_lexeme(at);
+        }
+    }
+
     /// Blanks the words in capitals that can only be macros: of all specifiers one type must be left.
     fn mask_specifiers(&mut self, head: &Head) {
         let mut capitals = head.capitals.clone();
         let mut types = head.types;
         // Of several words only the last can be the type, and one more the name.
-        let spare = head.ordinary.len().saturating_sub(if (head.listed || head.named) && !head.is_field {
-            1
-        } else {
-            2
+        let spare = head.ordinary.len().saturating_sub(match (head.listed || head.named) && !head.is_field {
+            // A type that needs no other is there.
+            true if head.listed && head.is_builtin => 0,
+            true => 1,
+            false => 2,
         });
         for &at in head.ordinary[..spare].iter().filter(|_| !head.is_parameter) {
             self.blank_lexeme(at);
@@ -726,12 +876,22 @@ impl Pass<'_> {
     }
 }
 
+/// Tells whether a word may be the name of something that is called.
+fn is_name(word: &str) -> bool {
+    let known =
+        [ATTRIBUTES, NO_NAMES, BEHIND_LISTS, TYPES, QUALIFIERS].iter().any(|words| words.contains(&word));
+    !known && !is_capital(word)
+}
+
 /// What was seen of a head.
 #[derive(Default)]
 struct Head {
     types: usize,
     /// Words that are neither keywords nor capitals, before the name.
     ordinary: Vec<usize>,
+    /// The type is a word of the language.
+    is_builtin: bool,
+    is_typedef: bool,
     /// The type is named with its tag.
     tagged: bool,
     /// A conversion operator, which has no type before it.

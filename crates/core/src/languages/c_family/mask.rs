@@ -241,7 +241,12 @@ impl<'s> Pass<'s> {
                     heads: !self.head.is_empty(),
                     in_parens: self.parens,
                 });
-                let never = line[1..].trim_start().strip_prefix("if").map(str::trim) == Some("0");
+                let condition = line[1..].trim_start()[word.len()..].trim();
+                let never = match word {
+                    "if" => condition == "0" || (!self.is_cpp && condition == "defined(__cplusplus)"),
+                    "ifdef" => !self.is_cpp && condition.split(' ').next() == Some("__cplusplus"),
+                    _ => false,
+                };
                 if never {
                     return self.skip_branch(at + 1);
                 }
@@ -373,6 +378,14 @@ impl<'s> Pass<'s> {
                     self.head.clear();
                     return at + 1;
                 };
+                if self.is_macro_with_value(&head) {
+                    for &lexeme in &head {
+                        self.blank_lexeme(lexeme);
+                    }
+                    self.blank_lexemes(at, close);
+                    self.head.clear();
+                    return close + 1;
+                }
                 self.head.push(at);
                 self.head.push(close);
                 self.leave_out(at, close);
@@ -380,6 +393,15 @@ impl<'s> Pass<'s> {
             }
             Opened::Body => self.body(at, &head),
         }
+    }
+
+    /// `sequence_of(loads, next) = {…}`: a call has no type before it, so it is a macro that makes one.
+    fn is_macro_with_value(&self, head: &[usize]) -> bool {
+        let items = self.items(head);
+        let [before @ .., Item::Word(_), Item::Group(open, _), Item::Sign(b'=', _)] = items.as_slice() else {
+            return false;
+        };
+        self.code[*open].is(b'(') && self.are_macros(before)
     }
 
     /// Leaves out what stands between two braces.
@@ -442,6 +464,10 @@ impl<'s> Pass<'s> {
                     self.blank_lexemes(at + 1, end);
                     at = end;
                 }
+            } else if self.word(at) == "new" {
+                self.mask_array_of_pointers(at + 1, upto);
+            } else if self.word(at) == "typeid" {
+                at = self.mask_typeid(at, upto);
             } else if self.word(at) == "throw"
                 && at > from
                 && [b':', b'?', b'(', b','].iter().any(|&sign| self.code[at - 1].is(sign))
@@ -451,6 +477,35 @@ impl<'s> Pass<'s> {
             }
             at += 1;
         }
+    }
+
+    /// `new Load *[count]`: the grammar does not know the sign there.
+    fn mask_array_of_pointers(&mut self, from: usize, upto: usize) {
+        let is_type = |lexeme: &Lexeme| lexeme.sort == Sort::Word || lexeme.is(b':');
+        let star = (from..upto).find(|&at| !is_type(&self.code[at])).unwrap_or(upto);
+        let end = (star..upto).find(|&at| !self.code[at].is(b'*')).unwrap_or(upto);
+        if star < end && end < upto && self.code[end].is(b'[') {
+            self.blank_lexemes(star, end - 1);
+        }
+    }
+
+    /// Puts a number in place of `typeid(…)`, of which the grammar knows no types of the language; returns its last
+    /// lexeme.
+    fn mask_typeid(&mut self, at: usize, upto: usize) -> usize {
+        let mut depth = 0_i32;
+        for end in at + 1..upto {
+            match self.code[end].sort {
+                Sort::Sign(b'(') => depth += 1,
+                Sort::Sign(b')') => depth -= 1,
+                _ => {}
+            }
+            if depth == 0 {
+                self.blank_lexemes(at, end);
+                self.out[self.code[at].start] = b'0';
+                return end;
+            }
+        }
+        at
     }
 
     /// Tells what a brace behind a head opens.

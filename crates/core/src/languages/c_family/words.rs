@@ -34,6 +34,11 @@ pub(super) const TYPES: &[&str] = &[
 pub(super) const NO_NAMES: &[&str] =
     &["decltype", "alignas", "noexcept", "throw", "explicit", "requires", "typeof", "__typeof__", "sizeof"];
 
+/// Words that may stand behind a list of parameters.
+pub(super) const BEHIND_LISTS: &[&str] = &[
+    "const", "volatile", "noexcept", "override", "final", "try", "requires", "throw", "mutable", "restrict",
+];
+
 /// Types of well-known libraries that are written in capitals.
 pub(super) const CAPITAL_TYPES: &[&str] = &[
     "FILE", "DIR", "BOOL", "BYTE", "WORD", "DWORD", "LONG", "ULONG", "INT", "UINT", "CHAR", "UCHAR", "SHORT",
