@@ -348,16 +348,19 @@ impl Pass<'_> {
             && matches!(items.get(behind + 1), Some(Item::Sign(b':', _)));
         if head.named {
             // One word alone behind a list of parameters is an attribute, if it is none of the language.
-            let alone =
-                head.listed && number + 1 == items.len() && matches!(items[number - 1], Item::Group(..));
+            let alone = head.listed
+                && !head.is_bare()
+                && number + 1 == items.len()
+                && matches!(items[number - 1], Item::Group(..));
             if alone && !BEHIND_LISTS.contains(&word) && !TYPES.contains(&word) {
                 self.blank_lexeme(at);
             }
             return number + 1;
         }
         let behind_array = number > 1
-            && matches!(items[number - 1], Item::Group(open, _) if self.code[open].is(b'['))
-            && matches!(items[number - 2], Item::Word(name) if !matches!(self.word(name), "new" | "delete"))
+            && matches!(items[number - 1], Item::Group(open, _)
+                if self.code[open].is(b'[') && !self.code[open + 1].is(b'['))
+            && matches!(items[number - 2], Item::Word(name) if is_name(self.word(name)))
             && matches!(items.get(number + 1), None | Some(Item::Sign(b'=', _)));
         if behind_array {
             self.blank_lexeme(at);
@@ -441,6 +444,18 @@ impl Pass<'_> {
     /// `define_list(loads, int) int weigh(void)`: a call in front of all, and a declaration with its own list behind.
     fn is_leading_call(&self, items: &[Item], number: usize) -> bool {
         let behind = items.get(number + 2..).unwrap_or_default();
+        let ends = |at: usize| match behind[at] {
+            // `A(int load) MACRO : load(load)` constructs.
+            Item::Sign(b':', _) => {
+                let colon =
+                    |at: Option<usize>| matches!(at.and_then(|at| behind.get(at)), Some(Item::Sign(b':', _)));
+                !colon(at.checked_sub(1)) && !colon(Some(at + 1))
+            }
+            Item::Sign(sign, _) => matches!(sign, b'=' | b','),
+            _ => false,
+        };
+        let end = (0..behind.len()).find(|&at| ends(at)).unwrap_or(behind.len());
+        let behind = &behind[..end];
         let may_follow =
             |word: &str| ![ATTRIBUTES, NO_NAMES, BEHIND_LISTS].iter().any(|words| words.contains(&word));
         let follows = matches!(behind.first(), Some(&Item::Word(next)) if may_follow(self.word(next)));
@@ -787,7 +802,15 @@ impl Pass<'_> {
     /// Blanks calls in front of a parameter's type, `counted_by(size) const char *text`, and returns what is behind them.
     fn behind_annotations<'i>(&mut self, items: &'i [Item]) -> &'i [Item] {
         let mut rest = items;
-        while let [Item::Word(at), Item::Group(open, close), Item::Word(_), ..] = *rest {
+        // What stands before a name alone makes the type.
+        while let [
+            Item::Word(at),
+            Item::Group(open, close),
+            Item::Word(_),
+            Item::Word(_) | Item::Sign(b'*' | b'&', _),
+            ..,
+        ] = *rest
+        {
             if NO_NAMES.contains(&self.word(at))
                 || TYPES.contains(&self.word(at))
                 || !self.code[open].is(b'(')
@@ -815,7 +838,10 @@ impl Pass<'_> {
             .iter()
             .take_while(|item| !is_type(item, self))
             .filter_map(|item| if let Item::Word(at) = item { Some(*at) } else { None })
-            .filter(|&at| !is_capital_or_noise(self.word(at)) && !QUALIFIERS.contains(&self.word(at)))
+            .filter(|&at| {
+                let word = self.word(at);
+                !is_capital_or_noise(word) && !QUALIFIERS.contains(&word) && !ATTRIBUTES.contains(&word)
+            })
             .collect();
         // Behind these may stand: a type by itself; the name of a type before a sign; both names.
         let kept = match items[..end].iter().any(|item| is_type(item, self)) {
