@@ -376,7 +376,8 @@ impl Pass<'_> {
             head.types += 1;
             return number + 2;
         }
-        let leads = head.is_bare() && is_name(word) && self.is_leading_call(items, number);
+        let begins = number == 0 || matches!(items[number - 1], Item::Group(..));
+        let leads = head.types == 0 && begins && is_name(word) && self.is_leading_call(items, number);
         if let Some((from, upto)) = group.filter(|_| leads || self.is_attribute_call(items, number)) {
             self.blank_lexeme(at);
             self.blank_lexemes(from, upto);
@@ -459,11 +460,15 @@ impl Pass<'_> {
         let may_follow =
             |word: &str| ![ATTRIBUTES, NO_NAMES, BEHIND_LISTS].iter().any(|words| words.contains(&word));
         let follows = matches!(behind.first(), Some(&Item::Word(next)) if may_follow(self.word(next)));
-        follows
-            && behind.windows(2).any(|two| {
-                matches!(*two, [Item::Word(name), Item::Group(open, _)]
-                    if is_name(self.word(name)) && self.code[open].is(b'('))
-            })
+        follows && self.declares_list(behind)
+    }
+
+    /// Tells whether a name with a list of parameters is among some items.
+    fn declares_list(&self, items: &[Item]) -> bool {
+        items.windows(2).any(|two| {
+            matches!(*two, [Item::Word(name), Item::Group(open, _)]
+                if is_name(self.word(name)) && self.code[open].is(b'('))
+        })
     }
 
     /// Counts a word before the name: a type, or a word that can only be a macro.
@@ -637,13 +642,14 @@ impl Pass<'_> {
                 // `MEMBERS(name) OTHER(name) type name(…)`, and `MEMBERS(name) name(…)` of a constructor, are
                 // macros of their own.
                 let alone = is_capital(self.word(*next))
-                    && matches!(items.get(number + 4), Some(Item::Word(_)))
+                    && matches!(items.get(number + 4), Some(Item::Word(_) | Item::Sign(b'*' | b'&', _)))
                     || self.word(from + 1) == self.word(*next);
                 let wraps_type = !specified
                     && !alone
                     && matches!(items.get(number + 3), Some(Item::Group(open, _)) if self.code[*open].is(b'('))
                     && !QUALIFIERS.contains(&self.word(*next))
                     && !TYPES.contains(&self.word(*next))
+                    && !self.declares_list(items.get(number + 4..).unwrap_or_default())
                     && self.is_type_text(from + 1, upto);
                 if wraps_type {
                     self.blank_lexeme(at);
@@ -691,13 +697,18 @@ impl Pass<'_> {
         for (number, item) in items.iter().enumerate() {
             match *item {
                 Item::Word(at) => {
-                    let spare = last.is_some_and(|last| number < last) && is_capital_or_noise(self.word(at));
+                    // `(*MADE(name))`: the macro makes a name of the word.
+                    let makes_name = matches!(items.get(number + 1), Some(&Item::Group(open, close))
+                        if self.code[open].is(b'(') && close == open + 2 && is_capital(self.word(at)));
+                    let spare = makes_name
+                        || last.is_some_and(|last| number < last) && is_capital_or_noise(self.word(at));
                     if spare || NOISE.contains(&self.word(at)) {
                         self.blank_lexeme(at);
                     }
                 }
                 Item::Group(open, close) if self.code[open].is(b'(') => {
-                    if number > 0 && matches!(items[number - 1], Item::Word(_) | Item::Group(..)) {
+                    let follows = number > 0 && matches!(items[number - 1], Item::Word(_) | Item::Group(..));
+                    if follows && !self.is_blank_call(&items, number) {
                         self.mask_parameters(open, close);
                     } else {
                         self.mask_inner(open, close);

@@ -27,6 +27,9 @@ static NAMES: LazyLock<Regex> = LazyLock::new(|| {
     )
 });
 
+/// A variable `using`, which is a word of declarations since ECMAScript 2026.
+static USING: LazyLock<Regex> = LazyLock::new(|| pattern(r"\b(using)\s*[=.,;)\]]"));
+
 /// `abstract accessor name` (TypeScript 4.9).
 static ACCESSORS: LazyLock<Regex> = LazyLock::new(|| pattern(r"\babstract\s+(accessor)\s+[\w#$]"));
 
@@ -80,6 +83,7 @@ pub(super) fn without_what_is_new(text: &str, typed: bool) -> Given<'_> {
             bytes[at] = with;
         }
     }
+    each(&mut bytes, &USING, b"_");
     each(&mut bytes, &RESERVED, b" ");
     match String::from_utf8(bytes) {
         Ok(masked) if masked != text => Given::replaced(masked),
@@ -173,6 +177,7 @@ mod tests {
             ("a: A\n  in: B", "a: A\n ;in: B"),
             ("a: `b \\`${C}\\``", "a: `b __${C}__`"),
             ("let a = b\n  <c>(d)", "let a = b\n  <c>(d)"),
+            ("using = a; b(using)", "_____ = a; b(_____)"),
             ("f(using: A, b: C)", "f(_____: A, b: C)"),
             ("type A<type> = (type extends B ? C : D)", "type A<type> = (____ extends B ? C : D)"),
             ("type A = ({ b }?: C) => D", "type A = ({ b } : C) => D"),
