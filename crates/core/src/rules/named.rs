@@ -59,8 +59,10 @@ pub(super) fn missing(sort: &Sort, context: &Context<'_>, findings: &mut Finding
 pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
     let Some(side) = sort.side(context) else { return };
     let declares_none = matches!(context.file.language.dialect, Dialect::JavaScript | Dialect::Php);
-    if sort.kind == EntryKind::TypeParam && (declares_none || context.file.language.untyped) {
-        // The comment is where they are declared.
+    // The comment is where they are declared; or there are none in the language, and the tag means another thing.
+    let elsewhere =
+        declares_none || context.file.language.untyped || context.file.language.id.as_str() == "c";
+    if sort.kind == EntryKind::TypeParam && elsewhere {
         return;
     }
     for paired in &side.names {

@@ -387,6 +387,7 @@ pub(super) fn field<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Script)
     declaration.signature.hidden = true;
     if let Some(ty) = ty.filter(|&ty| walk.kind(ty) == Some(Script::FunctionType)) {
         declaration.kind = Kind::Property;
+        declaration.signature.type_parameters = type_parameters(walk, ty);
         declaration.signature.parameters = parameters(walk, ty);
         declaration.signature.returns = Returns { exempt: true, ..returns(walk, ty) };
         declaration.signature.hidden = false;

@@ -20,3 +20,11 @@ struct Valve {
 typedef struct {
     int number;
 } VALVE_INFORMATION, *PVALVE_INFORMATION;
+
+/**
+ * Gives a script the state of a valve.
+ *
+ * @tparam table valve which one
+ * @treturn number its state
+ */
+int script_state(void *script);

@@ -23,3 +23,14 @@ export interface Crate<T extends { a: Map<string, T[]> }> {
 export type Pick2 = (a: string, b: string) => string;
 /** Either. */
 export type Either<A, B> = A | B;
+
+/** Weighers of a kind. */
+export interface Weighers {
+  /**
+   * Narrows what is weighed.
+   *
+   * @typeParam Load - what is weighed
+   * @typeParam Tare - no such
+   */
+  narrowed: <Load>() => Weighers;
+}
