@@ -55,9 +55,12 @@ fn read_attribute(walk: &Walk<'_, Rust>, span: Span, out: &mut Attributes) {
     let inner = text.trim_start_matches("#[").trim_end_matches(']').trim();
     let name = inner.split(['(', '=', ' ']).next().unwrap_or_default();
     match name {
-        "doc" if inner.contains("hidden") => out.hidden = true,
         "doc" => {
-            if let Some((_, value)) = inner.split_once('=') {
+            // In parentheses stand instructions: `doc(hidden)`, `doc(alias = "…")`.
+            let behind = inner["doc".len()..].trim_start();
+            let mut said = behind.strip_prefix('(').unwrap_or_default().split([',', ')']);
+            out.hidden |= said.any(|said| said.trim() == "hidden");
+            if let Some(value) = behind.strip_prefix('=') {
                 let value = value.trim();
                 if value.starts_with('"') && value.len() > 1 {
                     let offset = text.find('"').unwrap_or(0) + 1;
