@@ -55,6 +55,9 @@ fn withdraw_instructions(outline: &mut Outline, source: &Source) {
 /// Attaches the comments of an outline to its declarations.
 pub fn attach(outline: &mut Outline, source: &Source, custom: Custom) {
     withdraw_instructions(outline, source);
+    if custom.by_command {
+        turn_back(outline, source);
+    }
     attach_back(outline, source);
     let mut found: Vec<(usize, Attached)> = Vec::new();
     for (at, declaration) in outline.declarations.iter().enumerate() {
@@ -74,6 +77,9 @@ pub fn attach(outline: &mut Outline, source: &Source, custom: Custom) {
             | CommentPlace::DirectlyAbove
             | CommentPlace::FileTop
             | CommentPlace::FirstInBody => {}
+        }
+        if custom.by_command && attached.doc.is_none() {
+            attached.doc = before_brace(outline, source, declaration.name_span.end);
         }
         if custom.place == CommentPlace::DirectlyAbove {
             if attached.doc.is_none() && attached.misplaced.is_none() {
@@ -140,6 +146,15 @@ fn doc_above(outline: &Outline, source: &Source, start: u32) -> Option<CommentId
     None
 }
 
+/// Returns the documentation between the head of a declaration, whose name ends at `name_end`, and its brace.
+fn before_brace(outline: &Outline, source: &Source, name_end: u32) -> Option<CommentId> {
+    let at = outline.comments.partition_point(|comment| comment.span.start < name_end);
+    let comment = outline.comments.get(at).filter(|comment| comment.doc && !comment.attached)?;
+    let head = source.slice(Span::new(name_end, comment.span.start));
+    let behind = source.text().get(comment.span.end as usize..).unwrap_or_default();
+    (!head.contains(['{', '}', ';']) && behind.trim_start().starts_with('{')).then(|| id(at))
+}
+
 /// Words of commands that say which declaration a comment is about.
 const NAMING: &[&str] =
     &["fn", "def", "struct", "class", "enum", "union", "typedef", "var", "interface", "property", "concept"];
@@ -154,6 +169,39 @@ fn names_another(outline: &Outline, source: &Source, (id, name): (CommentId, &st
             what.split(|c: char| !(c.is_alphanumeric() || c == '_')).filter(|part| !part.is_empty());
         NAMING.contains(&word) && !what.trim().is_empty() && !words.any(|part| part == name)
     })
+}
+
+/// Finds documentation that a project writes below its declarations: on the next line, further to the right, and with an
+/// empty line or the end of a block behind it; or between a head and its brace.
+fn turn_back(outline: &mut Outline, source: &Source) {
+    let text = source.text();
+    let is_lines = |carrier: Carrier| matches!(carrier, Carrier::Lines { mark: "///" | "//!" });
+    if !outline.comments.iter().any(|comment| comment.doc && is_lines(comment.carrier)) {
+        return;
+    }
+    let mut ends: Vec<u32> = outline.declarations.iter().map(|declaration| declaration.span.end).collect();
+    ends.sort_unstable();
+    for comment in &mut outline.comments {
+        if comment.standing != Doc::Yes || !is_lines(comment.carrier) {
+            continue;
+        }
+        let (start, end) = (comment.span.start as usize, comment.span.end as usize);
+        let (before, behind) = (text[..start].trim_end(), &text[end..]);
+        let next = behind.trim_start();
+        let parted = behind[..behind.len() - next.len()].matches('\n').count() > 1;
+        let last = before.rsplit('\n').next().unwrap_or_default();
+        let indent = |line: &str| line.len() - line.trim_start().len();
+        let own = start - text[..start].rfind('\n').map_or(0, |found| found + 1);
+        let below = text[before.len()..start].matches('\n').count() == 1 && own > indent(last);
+        if !below || !(parted || next.is_empty() || next.starts_with('}')) {
+            continue;
+        }
+        let near = ends[..ends.partition_point(|&end| end as usize <= start)].last();
+        let follows = near.is_some_and(|&end| text[end as usize..start].trim().trim_matches(';').is_empty());
+        if follows {
+            comment.standing = Doc::Back;
+        }
+    }
 }
 
 /// Attaches documentation that stands behind what it documents: a declaration, or a parameter in a list.

@@ -1,0 +1,26 @@
+class Gate
+	/// A gate of the yard.
+{
+public:
+	Gate();
+		/// Makes a gate.
+
+	void open(int width, bool wide);
+		/// Opens it.
+		///
+		/// @param width in metres
+
+	bool close();
+		/// Closes it, and tells whether it was open.
+		///
+		/// @param width no such
+
+	int weight() const;
+};
+
+/// Opens all.
+void open_all();
+	/// Opens nothing of this line.
+
+/// Closes all.
+void close_all();
