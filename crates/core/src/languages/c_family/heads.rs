@@ -5,8 +5,7 @@
 use super::lexer::Sort;
 use super::mask::{Around, Item, Pass};
 use super::words::{
-    ATTRIBUTES, BEHIND_LISTS, NO_NAMES, NOISE, QUALIFIERS, TYPES, is_capital, is_capital_or_noise,
-    looks_like_macro,
+    ATTRIBUTES, NO_NAMES, NOISE, QUALIFIERS, TYPES, is_capital, is_capital_or_noise, looks_like_macro,
 };
 
 impl Pass<'_> {
@@ -346,72 +345,11 @@ impl Pass<'_> {
         };
         let next_qualifies = matches!(items.get(behind), Some(Item::Sign(b':', _)))
             && matches!(items.get(behind + 1), Some(Item::Sign(b':', _)));
-        if head.named {
-            // One word alone behind a list of parameters is an attribute, if it is none of the language.
-            let alone = head.listed
-                && !head.is_bare()
-                && number + 1 == items.len()
-                && matches!(items[number - 1], Item::Group(..));
-            if alone && !BEHIND_LISTS.contains(&word) && !TYPES.contains(&word) {
-                self.blank_lexeme(at);
-            }
-            return number + 1;
+        if let Some(next) = self.take_small_macro(items, (number, at), group, head) {
+            return next;
         }
-        let behind_array = number > 1
-            && matches!(items[number - 1], Item::Group(open, _)
-                if self.code[open].is(b'[') && !self.code[open + 1].is(b'['))
-            && matches!(items[number - 2], Item::Word(name) if is_name(self.word(name)))
-            && matches!(items.get(number + 1), None | Some(Item::Sign(b'=', _)));
-        if behind_array {
-            self.blank_lexeme(at);
-            return number + 1;
-        }
-        let makes_type = head.is_typedef
-            && head.is_bare()
-            && matches!(items.get(number + 2), Some(Item::Word(_)))
-            && items.len() == number + 3;
-        if let Some((from, upto)) = group.filter(|_| makes_type && is_name(word)) {
-            // `typedef list_of(load) loads;`
-            self.blank_lexemes(from, upto);
-            head.types += 1;
-            return number + 2;
-        }
-        let begins = number == 0 || matches!(items[number - 1], Item::Group(..));
-        let leads = head.types == 0 && begins && is_name(word) && self.is_leading_call(items, number);
-        if let Some((from, upto)) = group.filter(|_| leads || self.is_attribute_call(items, number)) {
-            self.blank_lexeme(at);
-            self.blank_lexemes(from, upto);
-            return number + 2;
-        }
-        if let Some((from, upto)) = group.filter(|_| !NO_NAMES.contains(&word)) {
-            let list = match items.get(number + 2) {
-                Some(&Item::Group(open, close)) if self.code[open].is(b'(') => Some((open, close)),
-                _ => None,
-            };
-            if let Some((open, close)) = list.filter(|_| upto == from + 2 && self.is_plain_name(from + 1)) {
-                // `type (name)(…)`: the brackets keep a macro of that name away.
-                head.types += 1;
-                head.named = true;
-                head.listed = true;
-                head.name = self.word(from + 1).to_owned();
-                self.blank_lexeme(from);
-                self.blank_lexeme(upto);
-                self.mask_parameters(open, close);
-                return number + 3;
-            }
-            if TYPES.contains(&word)
-                || self.is_pointer_group(from) && matches!(items.get(number + 2), Some(Item::Group(..)))
-            {
-                head.types += 1;
-                self.mask_inner(from, upto);
-                head.named = true;
-                return number + 2;
-            }
-            head.named = true;
-            head.name = word.to_owned();
-            head.listed = true;
-            self.mask_parameters(from, upto);
-            return number + 2;
+        if let Some(group) = group.filter(|_| !NO_NAMES.contains(&word)) {
+            return self.take_called_name(items, (number, at), group, head);
         }
         if group.is_some() {
             // `decltype(…)` is a type, `alignas(…)` and its like say nothing.
@@ -424,51 +362,43 @@ impl Pass<'_> {
         number + 1
     }
 
-    /// `int printf_like(1, 2) log(const char *form, ...)`: a call with nothing but literals before the name.
-    fn is_attribute_call(&self, items: &[Item], number: usize) -> bool {
-        let (Some(&Item::Group(from, upto)), Some(&Item::Word(next)), Some(&Item::Group(open, _))) =
-            (items.get(number + 1), items.get(number + 2), items.get(number + 3))
-        else {
-            return false;
+    /// Takes a word with parentheses behind it: what is declared, or a type before a declarator in parentheses.
+    fn take_called_name(
+        &mut self,
+        items: &[Item],
+        (number, at): (usize, usize),
+        (from, upto): (usize, usize),
+        head: &mut Head,
+    ) -> usize {
+        let word = self.word(at);
+        let list = match items.get(number + 2) {
+            Some(&Item::Group(open, close)) if self.code[open].is(b'(') => Some((open, close)),
+            _ => None,
         };
-        let literals = self.code[from + 1..upto]
-            .iter()
-            .all(|lexeme| matches!(lexeme.sort, Sort::Number | Sort::Text) || lexeme.is(b','));
-        upto > from + 1
-            && literals
-            && self.code[open].is(b'(')
-            && !is_capital(self.word(next))
-            && !ATTRIBUTES.contains(&self.word(next))
-            && !NO_NAMES.contains(&self.word(next))
-    }
-
-    /// `define_list(loads, int) int weigh(void)`: a call in front of all, and a declaration with its own list behind.
-    fn is_leading_call(&self, items: &[Item], number: usize) -> bool {
-        let behind = items.get(number + 2..).unwrap_or_default();
-        let ends = |at: usize| match behind[at] {
-            // `A(int load) MACRO : load(load)` constructs.
-            Item::Sign(b':', _) => {
-                let colon =
-                    |at: Option<usize>| matches!(at.and_then(|at| behind.get(at)), Some(Item::Sign(b':', _)));
-                !colon(at.checked_sub(1)) && !colon(Some(at + 1))
-            }
-            Item::Sign(sign, _) => matches!(sign, b'=' | b','),
-            _ => false,
-        };
-        let end = (0..behind.len()).find(|&at| ends(at)).unwrap_or(behind.len());
-        let behind = &behind[..end];
-        let may_follow =
-            |word: &str| ![ATTRIBUTES, NO_NAMES, BEHIND_LISTS].iter().any(|words| words.contains(&word));
-        let follows = matches!(behind.first(), Some(&Item::Word(next)) if may_follow(self.word(next)));
-        follows && self.declares_list(behind)
-    }
-
-    /// Tells whether a name with a list of parameters is among some items.
-    fn declares_list(&self, items: &[Item]) -> bool {
-        items.windows(2).any(|two| {
-            matches!(*two, [Item::Word(name), Item::Group(open, _)]
-                if is_name(self.word(name)) && self.code[open].is(b'('))
-        })
+        if let Some((open, close)) = list.filter(|_| upto == from + 2 && self.is_plain_name(from + 1)) {
+            // `type (name)(…)`: the brackets keep a macro of that name away.
+            head.types += 1;
+            head.named = true;
+            head.listed = true;
+            head.name = self.word(from + 1).to_owned();
+            self.blank_lexeme(from);
+            self.blank_lexeme(upto);
+            self.mask_parameters(open, close);
+            return number + 3;
+        }
+        if TYPES.contains(&word)
+            || self.is_pointer_group(from) && matches!(items.get(number + 2), Some(Item::Group(..)))
+        {
+            head.types += 1;
+            self.mask_inner(from, upto);
+            head.named = true;
+            return number + 2;
+        }
+        head.named = true;
+        head.name = word.to_owned();
+        head.listed = true;
+        self.mask_parameters(from, upto);
+        number + 2
     }
 
     /// Counts a word before the name: a type, or a word that can only be a macro.
@@ -810,61 +740,6 @@ impl Pass<'_> {
         self.mask_specifiers(&found);
     }
 
-    /// Blanks calls in front of a parameter's type, `counted_by(size) const char *text`, and returns what is behind them.
-    fn behind_annotations<'i>(&mut self, items: &'i [Item]) -> &'i [Item] {
-        let mut rest = items;
-        // What stands before a name alone makes the type.
-        while let [
-            Item::Word(at),
-            Item::Group(open, close),
-            Item::Word(_),
-            Item::Word(_) | Item::Sign(b'*' | b'&', _),
-            ..,
-        ] = *rest
-        {
-            if NO_NAMES.contains(&self.word(at))
-                || TYPES.contains(&self.word(at))
-                || !self.code[open].is(b'(')
-            {
-                break;
-            }
-            self.blank_lexemes(at, close);
-            rest = &rest[2..];
-        }
-        rest
-    }
-
-    /// Blanks words in front of a parameter's type: `unused_in_tests int load`, `my_unused Load *load`.
-    fn mask_unknown_words(&mut self, items: &[Item]) {
-        if items.iter().any(|item| matches!(item, Item::Sign(b':' | b'<', _))) {
-            return;
-        }
-        let items = self.behind_annotations(items);
-        let declarator = |item: &Item| matches!(item, Item::Sign(b'*' | b'&' | b'=', _) | Item::Group(..));
-        let end = items.iter().position(declarator).unwrap_or(items.len());
-        let points = matches!(items.get(end), Some(Item::Sign(b'*' | b'&', _)));
-        let is_type =
-            |item: &Item, pass: &Self| matches!(item, Item::Word(at) if TYPES.contains(&pass.word(*at)));
-        let unknown: Vec<usize> = items[..end]
-            .iter()
-            .take_while(|item| !is_type(item, self))
-            .filter_map(|item| if let Item::Word(at) = item { Some(*at) } else { None })
-            .filter(|&at| {
-                let word = self.word(at);
-                !is_capital_or_noise(word) && !QUALIFIERS.contains(&word) && !ATTRIBUTES.contains(&word)
-            })
-            .collect();
-        // Behind these may stand: a type by itself; the name of a type before a sign; both names.
-        let kept = match items[..end].iter().any(|item| is_type(item, self)) {
-            true => 0,
-            false if points => 1,
-            false => 2,
-        };
-        for &at in &unknown[..unknown.len().saturating_sub(kept)] {
-            self.blank_lexeme(at);
-        }
-    }
-
     /// Blanks the words in capitals that can only be macros: of all specifiers one type must be left.
     fn mask_specifiers(&mut self, head: &Head) {
         let mut capitals = head.capitals.clone();
@@ -913,22 +788,15 @@ impl Pass<'_> {
     }
 }
 
-/// Tells whether a word may be the name of something that is called.
-fn is_name(word: &str) -> bool {
-    let known =
-        [ATTRIBUTES, NO_NAMES, BEHIND_LISTS, TYPES, QUALIFIERS].iter().any(|words| words.contains(&word));
-    !known && !is_capital(word)
-}
-
 /// What was seen of a head.
 #[derive(Default)]
-struct Head {
-    types: usize,
+pub(super) struct Head {
+    pub(super) types: usize,
     /// Words that are neither keywords nor capitals, before the name.
     ordinary: Vec<usize>,
     /// The type is a word of the language.
     is_builtin: bool,
-    is_typedef: bool,
+    pub(super) is_typedef: bool,
     /// The type is named with its tag.
     tagged: bool,
     /// A conversion operator, which has no type before it.
@@ -936,9 +804,9 @@ struct Head {
     /// Words in capitals: macros, or types, or the name.
     capitals: Vec<usize>,
     /// The name of what is declared has been seen, so that what follows are attributes.
-    named: bool,
+    pub(super) named: bool,
     /// A list of parameters has been seen.
-    listed: bool,
+    pub(super) listed: bool,
     name: String,
     /// The item of the last word that may be the name.
     last: Option<usize>,
@@ -952,7 +820,7 @@ struct Head {
 
 impl Head {
     /// Tells whether no type was found yet.
-    fn is_bare(&self) -> bool {
+    pub(super) fn is_bare(&self) -> bool {
         self.types == 0 && self.capitals.is_empty()
     }
 

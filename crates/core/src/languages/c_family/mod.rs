@@ -16,6 +16,7 @@ mod labels;
 mod lexer;
 mod mask;
 mod plain;
+mod small;
 mod types;
 mod words;
 
