@@ -290,7 +290,13 @@ fn is_tag(name: &str) -> bool {
 }
 
 fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, usize)) {
-    let (meaning, standing) = look_up(TABLE, name);
+    let (mut meaning, mut standing) = look_up(TABLE, name);
+    // A line of prose may begin with a variable of an object: `@store`.
+    let may_be_variable = lines.dialect() == Dialect::Ruby
+        && matches!(standing, MarkStanding::Near(known) if strsim::osa_distance(name, known) > 1);
+    if may_be_variable {
+        (meaning, standing) = (None, MarkStanding::Unknown);
+    }
     if standing != MarkStanding::Known {
         doc.marks.push(mark(lines, name, standing, rows));
     }

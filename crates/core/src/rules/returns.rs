@@ -243,8 +243,11 @@ fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     let mut all = entries(context).filter(|entry| entry.value.is_none());
     let (Some(first), Some(second)) = (all.next(), all.next()) else { return };
-    // Entries for single outcomes are customarily written one below the other.
-    if context.doc.notation.as_str() == "commands" && context.text_of(first) != context.text_of(second) {
+    // Entries for single outcomes are customarily written one below the other; in Ruby each with its type.
+    let each = context.doc.notation.as_str() == "commands" || context.file.language.dialect == Dialect::Ruby;
+    let slice = |span: Option<Span>| span.map_or("", |span| context.slice(span));
+    let other = context.text_of(first) != context.text_of(second) || slice(first.ty) != slice(second.ty);
+    if each && other {
         return;
     }
     let message = "what comes back has a second entry; keep one of the two".to_owned();

@@ -11,28 +11,62 @@ pub fn near(left: &str, right: &str) -> bool {
 
 /// Returns the distance of two names when they are near.
 fn distance(left: &str, right: &str) -> Option<usize> {
-    let (left, right) = (plain(left), plain(right));
-    let longer = left.chars().count().max(right.chars().count());
-    let shorter = left.chars().count().min(right.chars().count());
-    let allowed = match longer {
-        0 => return None,
-        1..=4 => 1,
-        5..=8 => 2,
-        more => more / 3,
-    };
-    if longer - shorter > allowed || (shorter == 1 && longer == 1 && left != right) {
-        return None;
+    Sought::of(left).distance(right)
+}
+
+/// A name that others are compared with.
+struct Sought {
+    plain: String,
+    length: usize,
+    letters: u32,
+}
+
+impl Sought {
+    fn of(name: &str) -> Self {
+        let plain = plain(name);
+        Self { length: plain.chars().count(), letters: letters(name), plain }
     }
-    let found = strsim::osa_distance(&left, &right);
-    (found <= allowed).then_some(found)
+
+    /// Returns the distance of another name when it is near.
+    fn distance(&self, other: &str) -> Option<usize> {
+        // Most names differ in length or letters by more than a misspelling would: nothing need be written for those.
+        let length = other.chars().filter(|&c| c != '_').count();
+        let (longer, shorter) = (length.max(self.length), length.min(self.length));
+        let allowed = match longer {
+            0 => return None,
+            1..=4 => 1,
+            5..=8 => 2,
+            more => more / 3,
+        };
+        let differing = (letters(other) ^ self.letters).count_ones() as usize;
+        // What is written in other letters may count more characters in lower case.
+        let is_ascii = other.is_ascii() && self.plain.is_ascii();
+        if is_ascii && (longer - shorter > allowed || differing > 2 * allowed) {
+            return None;
+        }
+        let other = plain(other);
+        if longer - shorter > allowed || (shorter == 1 && longer == 1 && self.plain != other) {
+            return None;
+        }
+        let found = strsim::osa_distance(&self.plain, &other);
+        (found <= allowed).then_some(found)
+    }
+}
+
+/// Returns which letters of ASCII a name has, a bit for each; an edit changes two at most.
+fn letters(name: &str) -> u32 {
+    name.bytes()
+        .filter(u8::is_ascii_alphabetic)
+        .fold(0, |bits, byte| bits | 1 << (byte.to_ascii_lowercase() - b'a'))
 }
 
 /// Returns the candidate nearest to `name`, if one is near; of equals the first.
 #[must_use]
 pub fn nearest<'n>(name: &str, candidates: impl IntoIterator<Item = &'n str>) -> Option<&'n str> {
+    let sought = Sought::of(name);
     candidates
         .into_iter()
-        .filter_map(|candidate| distance(name, candidate).map(|found| (found, candidate)))
+        .filter_map(|candidate| sought.distance(candidate).map(|found| (found, candidate)))
         .min_by_key(|&(found, _)| found)
         .map(|(_, candidate)| candidate)
 }
