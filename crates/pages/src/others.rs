@@ -10,7 +10,12 @@ use crate::collect::Other;
 pub(crate) fn described(reading: &FileReading<'_>, doc: &DocComment) -> String {
     let (from, upto) = (doc.description.0 as usize, doc.description.1 as usize);
     let start = doc.summary.map_or(0, |summary| summary.start);
-    text_of(reading, doc, (from, upto), start)
+    let text = text_of(reading, doc, (from, upto), start);
+    if doc.above.is_empty() {
+        return text;
+    }
+    let above = without_indent(reading, doc.above.iter().copied());
+    if text.is_empty() { above } else { format!("{above}\n\n{text}") }
 }
 
 /// Returns lines of a comment with the indentation that they have to each other; what stands before `start` is left

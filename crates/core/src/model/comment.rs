@@ -233,7 +233,9 @@ pub struct DocComment {
     pub notation: NotationId,
     /// Text line by line, without marks.
     pub lines: Vec<Span>,
-    /// The first sentence of the opening description.
+    /// The text of a comment directly above that this one goes on from, line by line; most have none.
+    pub above: Vec<Span>,
+    /// The first sentence of the opening description, which may stand above.
     pub summary: Option<Span>,
     /// The opening description, as indexes into the lines: first and behind the last.
     pub description: (u32, u32),
@@ -271,9 +273,10 @@ impl DocComment {
     }
 
     fn joined(&self, source: &Source, span: Span, with: &str) -> String {
-        let first = self.lines.partition_point(|line| line.end < span.start);
+        let from = |lines: &'_ [Span]| lines.partition_point(|line| line.end < span.start);
+        let lines = self.above[from(&self.above)..].iter().chain(&self.lines[from(&self.lines)..]);
         let mut out = String::new();
-        for (at, line) in self.lines[first..].iter().take_while(|line| line.start < span.end).enumerate() {
+        for (at, line) in lines.take_while(|line| line.start < span.end).enumerate() {
             let part = Span::new(line.start.max(span.start), line.end.min(span.end));
             let text = if part.is_empty() { "" } else { source.slice(part).trim() };
             if at > 0 && (with == "\n" || !(text.is_empty() || out.is_empty())) {
@@ -288,6 +291,13 @@ impl DocComment {
     #[must_use]
     pub fn summary_prose(&self, source: &Source) -> String {
         self.summary.map(|span| self.prose(source, span)).unwrap_or_default()
+    }
+
+    /// Makes a comment directly above the beginning of this one.
+    pub fn go_on_from(&mut self, above: Self) {
+        self.beyond_summary |= self.summary.is_some() || above.beyond_summary;
+        self.summary = above.summary;
+        self.above = above.lines;
     }
 
     /// Returns the entries of one kind.

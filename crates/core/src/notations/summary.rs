@@ -10,6 +10,7 @@ pub(super) fn blank(lines: &Lines<'_>, span: Span, notation: NotationId) -> DocC
         span,
         notation,
         lines: lines.spans().to_vec(),
+        above: Vec::new(),
         summary: None,
         description: (0, 0),
         beyond_summary: false,

@@ -1,7 +1,7 @@
 //! Finds out which declaration each comment belongs to, and which comments belong to none.
 
 use super::{CommentPlace, Language};
-use crate::model::{Attached, Carrier, CommentId, Doc, Misplaced, Outline};
+use crate::model::{Attached, Carrier, CommentId, Doc, Misplaced, Outline, RawComment};
 use crate::text::{Source, Span, narrow};
 
 /// What a language has to say about where its doc comments stand.
@@ -155,6 +155,26 @@ fn before_brace(outline: &Outline, source: &Source, name_end: u32) -> Option<Com
     (!head.contains(['{', '}', ';']) && behind.trim_start().starts_with('{')).then(|| id(at))
 }
 
+/// Returns the lines of documentation directly above a comment, `//! Weighs a crate.` above a block: they are the
+/// beginning of the same.
+#[must_use]
+pub fn goes_on_from(outline: &Outline, source: &Source, comment: CommentId) -> Option<CommentId> {
+    let above = (comment.0 as usize).checked_sub(1)?;
+    let (first, second) = (&outline.comments[above], outline.comment(comment));
+    let gap = source.slice(Span::new(first.span.end, second.span.start));
+    let begins = first.standing == Doc::Yes
+        && !first.attached
+        && is_lines(first.carrier)
+        && gap.trim().is_empty()
+        && gap.matches('\n').count() <= 1
+        && !is_trailing(source, first.span);
+    (begins && !is_lines(second.carrier)).then(|| id(above))
+}
+
+const fn is_lines(carrier: Carrier) -> bool {
+    matches!(carrier, Carrier::Lines { .. })
+}
+
 /// Words of commands that say which declaration a comment is about.
 const NAMING: &[&str] =
     &["fn", "def", "struct", "class", "enum", "union", "typedef", "var", "interface", "property", "concept"];
@@ -172,17 +192,17 @@ fn names_another(outline: &Outline, source: &Source, (id, name): (CommentId, &st
 }
 
 /// Finds documentation that a project writes below its declarations: on the next line, further to the right, and with an
-/// empty line or the end of a block behind it; or between a head and its brace.
+/// empty line or the end of a block behind it.
 fn turn_back(outline: &mut Outline, source: &Source) {
     let text = source.text();
-    let is_lines = |carrier: Carrier| matches!(carrier, Carrier::Lines { mark: "///" | "//!" });
-    if !outline.comments.iter().any(|comment| comment.doc && is_lines(comment.carrier)) {
+    let is_candidate = |comment: &RawComment| comment.standing == Doc::Yes && is_lines(comment.carrier);
+    if !outline.comments.iter().any(is_candidate) {
         return;
     }
     let mut ends: Vec<u32> = outline.declarations.iter().map(|declaration| declaration.span.end).collect();
     ends.sort_unstable();
     for comment in &mut outline.comments {
-        if comment.standing != Doc::Yes || !is_lines(comment.carrier) {
+        if !is_candidate(comment) {
             continue;
         }
         let (start, end) = (comment.span.start as usize, comment.span.end as usize);

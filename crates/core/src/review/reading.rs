@@ -13,7 +13,7 @@ use crate::model::{
     CommentId, Construction, DeclId, Dialect, DocComment, EntryKind, Level, NotationId, Outline, Signature,
 };
 use crate::notations::{self, Lines};
-use crate::reading::{INSTRUCTION, Language, Parsers, Wishes};
+use crate::reading::{INSTRUCTION, Language, Parsers, Wishes, goes_on_from};
 use crate::rules::{FileContext, LEFTOVER_CODE, LEFTOVER_TODO, PASSED, Rule};
 use crate::settings::{LanguageSettings, Settings};
 use crate::text::{Source, Span};
@@ -98,16 +98,18 @@ impl<'a> FileReading<'a> {
         }
         let notation =
             settings.notation.or_else(|| majority(evident.values(), language)).unwrap_or(language.notation);
+        let by_command = language.notation.as_str() == "commands";
         let read = |(&id, found): (&CommentId, &Option<NotationId>)| {
-            (
-                id,
-                notations::read(
-                    outline.comment(id),
-                    source,
-                    found.unwrap_or(notation),
-                    (language.notations, language.dialect),
-                ),
-            )
+            let read = |id| {
+                let accepted = (language.notations, language.dialect);
+                notations::read(outline.comment(id), source, found.unwrap_or(notation), accepted)
+            };
+            let mut doc = read(id);
+            let above = if by_command { goes_on_from(&outline, source, id).map(read) } else { None };
+            if let Some(above) = above.filter(|above| above.entries.is_empty() && above.summary.is_some()) {
+                doc.go_on_from(above);
+            }
+            (id, doc)
         };
         let mut docs: HashMap<CommentId, DocComment> = evident.iter().map(read).collect();
         reconcile(&mut outline, &mut docs, source, language);

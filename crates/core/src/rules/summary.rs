@@ -29,9 +29,6 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     let Some(first) = doc.entries.first() else { return };
     let declaration = context.declaration();
-    if continues_another(context) {
-        return;
-    }
     let message = format!(
         "the comment of `{}` has entries and no description; begin it with a sentence",
         declaration.name
@@ -42,18 +39,6 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
     } else {
         report.done();
     }
-}
-
-/// A line of documentation directly above, `//! Weighs a crate.`, is the beginning of the same in languages with
-/// commands.
-fn continues_another(context: &Context<'_>) -> bool {
-    let before = context.file.source.text().get(..context.doc.span.start as usize).unwrap_or_default();
-    let bare = before.trim_end();
-    let is_next = before[bare.len()..].matches('\n').count() <= 1;
-    let line = bare.rsplit('\n').next().unwrap_or_default().trim_start();
-    is_next
-        && context.doc.notation.as_str() == "commands"
-        && (line.starts_with("//!") || line.starts_with("///"))
 }
 
 pub(super) static ECHO: Rule = Rule {

@@ -12,3 +12,11 @@ const char *in_words(int code);
     \return the words
 */
 const char *in_other_words(int code);
+
+/// Stops a pump.
+/**
+ * It may run on for a second.
+ *
+ * @param number which one
+ */
+int stop(int number, int seconds);
