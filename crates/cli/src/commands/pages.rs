@@ -127,14 +127,7 @@ fn write_site(folder: &mut Folder, pages: &[FilePage], about: &About) -> Result<
     for (address, html) in &folders {
         folder.put(address, html)?;
     }
-    let bar = terminal::progress(pages.len(), "pages written");
-    let folder = &*folder;
-    pages.par_iter().try_for_each(|page| {
-        bar.inc(1);
-        folder.put(&page.address, &site.file(page))
-    })?;
-    bar.finish_and_clear();
-    Ok(())
+    write_each(folder, pages, |page| site.file(page))
 }
 
 /// Writes a file of Markdown for each source file, and one that leads to them.
@@ -146,11 +139,19 @@ fn write_markdown(folder: &mut Folder, pages: &mut [FilePage], about: &About) ->
     let site = Site::of(pages, &addresses, about);
     folder.prepare(pages.iter().map(|page| page.address.clone()).chain(["README.md".to_owned()]))?;
     folder.put("README.md", &site.contents())?;
-    let bar = terminal::progress(pages.len(), "files written");
-    let folder = &*folder;
+    write_each(folder, pages, |page| site.file_as_markdown(page))
+}
+
+/// Writes what each file has for itself.
+fn write_each(
+    folder: &Folder,
+    pages: &[FilePage],
+    render: impl Fn(&FilePage) -> String + Sync,
+) -> Result<(), Failure> {
+    let bar = terminal::progress(pages.len(), "pages written");
     pages.par_iter().try_for_each(|page| {
         bar.inc(1);
-        folder.put(&page.address, &site.file_as_markdown(page))
+        folder.put(&page.address, &render(page))
     })?;
     bar.finish_and_clear();
     Ok(())

@@ -238,6 +238,8 @@ pub struct Language {
     pub asks_fields: bool,
     /// Whether signatures may leave types open, so that an entry that gives one says something.
     pub untyped: bool,
+    /// Whether declarations may take type parameters.
+    pub generic: bool,
     /// Whether a statement ends with its line, without a sign.
     pub ends_with_line: bool,
     /// How the documentation is carried when a draft writes it.
@@ -300,6 +302,7 @@ impl Language {
             demand: Demand::of(Owe::BeyondSummary),
             asks_fields: false,
             untyped: false,
+            generic: true,
             ends_with_line: false,
             carrier: Carrier::Block { open: "/**", close: "*/" },
             remark: Carrier::Lines { mark: "//" },

@@ -60,8 +60,8 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
     let Some(side) = sort.side(context) else { return };
     let declares_none = matches!(context.file.language.dialect, Dialect::JavaScript | Dialect::Php);
     // The comment is where they are declared; or there are none in the language, and the tag means another thing.
-    let elsewhere =
-        declares_none || context.file.language.untyped || context.file.language.id.as_str() == "c";
+    let language = context.file.language;
+    let elsewhere = declares_none || language.untyped || !language.generic;
     if sort.kind == EntryKind::TypeParam && elsewhere {
         return;
     }

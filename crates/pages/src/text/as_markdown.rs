@@ -22,10 +22,7 @@ pub(crate) fn as_markdown(html: &str) -> String {
 #[must_use]
 pub(crate) fn as_line(html: &str) -> String {
     let mut rest = html;
-    let nodes = nodes(&mut rest);
-    let mut parts = Vec::new();
-    flatten(&nodes, &mut parts);
-    parts.join(" ").replace('|', "\\|")
+    line_of(&nodes(&mut rest))
 }
 
 /// Returns the text of HTML, without its marks.
@@ -204,12 +201,17 @@ fn gather_rows(nodes: &[Node<'_>], rows: &mut Vec<Vec<String>>) {
         }
         let cell = |cell: &Node<'_>| {
             let Node::Element { inner, .. } = cell else { return None };
-            let mut parts = Vec::new();
-            flatten(inner, &mut parts);
-            Some(parts.join(" ").replace('|', "\\|"))
+            Some(line_of(inner))
         };
         rows.push(inner.iter().filter_map(cell).collect());
     }
+}
+
+/// Writes blocks as one line that may stand in a table.
+fn line_of(nodes: &[Node<'_>]) -> String {
+    let mut parts = Vec::new();
+    flatten(nodes, &mut parts);
+    parts.join(" ").replace('|', "\\|")
 }
 
 /// Gathers what blocks say, each as one line.

@@ -463,285 +463,8 @@ impl Pass<'_> {
         self.code.get(at).is_some_and(|lexeme| lexeme.is(b'*') || lexeme.is(b'&') || lexeme.is(b'^'))
     }
 
-    /// Tells whether the item is the arguments of a macro that was blanked.
-    fn is_blank_call(&self, items: &[Item], number: usize) -> bool {
-        matches!(items[number], Item::Group(..))
-            && number > 0
-            && matches!(items[number - 1], Item::Word(at) if self.out[self.code[at].start] == b' ')
-    }
-
-    /// Looks at a word in capitals: a macro, a type, or a name.
-    fn take_capital(
-        &mut self,
-        items: &[Item],
-        (number, at): (usize, usize),
-        group: Option<(usize, usize)>,
-        head: &mut Head,
-    ) -> usize {
-        if self.is_tag(items, number) {
-            // The type was counted with its keyword.
-            head.last = Some(number);
-            return number + 1;
-        }
-        let Some((from, upto)) = group else {
-            if head.is_field {
-                // How many bits it has.
-            } else if head.named {
-                self.blank_lexeme(at);
-            } else {
-                let behind = match items.get(number + 1) {
-                    Some(Item::Sign(b'<', _)) => skip_angles(items, number + 1),
-                    _ => number + 1,
-                };
-                let next_qualifies = matches!(items.get(behind), Some(Item::Sign(b':', _)))
-                    && matches!(items.get(behind + 1), Some(Item::Sign(b':', _)));
-                if !next_qualifies {
-                    head.capitals.push(at);
-                    head.last = Some(number);
-                }
-            }
-            return number + 1;
-        };
-        if number > 0 && matches!(items[number - 1], Item::Sign(b'~', _)) {
-            head.named = true;
-            head.listed = true;
-            self.mask_parameters(from, upto);
-            return number + 2;
-        }
-        if head.named {
-            self.blank_lexeme(at);
-            self.blank_lexemes(from, upto);
-            return number + 2;
-        }
-        let doubled = self.code.get(from + 1).is_some_and(|inner| inner.is(b'('))
-            && upto > 0
-            && self.code[upto - 1].is(b')');
-        if doubled && head.types > 1 {
-            // `name OF((parameters))`
-            self.blank_lexeme(at);
-            self.blank_lexeme(from);
-            self.blank_lexeme(upto);
-            self.mask_parameters(from + 1, upto - 1);
-            head.types -= 1;
-            head.ordinary.pop();
-            head.named = true;
-            head.listed = true;
-            return number + 2;
-        }
-        let behind_name = head.types > 1
-            && number > 0
-            && (matches!(items[number - 1], Item::Word(before) if !TYPES.contains(&self.word(before)) && !QUALIFIERS.contains(&self.word(before)))
-                || matches!(items[number - 1], Item::Group(open, _) if self.code[open].is(b'['))
-                || self.is_blank_call(items, number - 1));
-        if behind_name {
-            self.blank_lexeme(at);
-            self.blank_lexemes(from, upto);
-            return number + 2;
-        }
-        self.take_called(items, (number, at), (from, upto), head)
-    }
-
-    /// Looks at a word in capitals with parentheses, in front of what is declared.
-    fn take_called(
-        &mut self,
-        items: &[Item],
-        (number, at): (usize, usize),
-        (from, upto): (usize, usize),
-        head: &mut Head,
-    ) -> usize {
-        let specified = head.types > 0 || !head.capitals.is_empty();
-        match items.get(number + 2) {
-            Some(&Item::Group(open, close)) if self.code[open].is(b'(') && self.code[from].is(b'(') => {
-                // `int CALLBACK(name)(parameters)`
-                self.blank_lexeme(at);
-                self.mask_inner(from, upto);
-                self.mask_parameters(open, close);
-                head.named = true;
-                head.listed = true;
-                return number + 3;
-            }
-            None if !specified => {
-                self.blank_lexeme(at);
-                self.blank_lexemes(from, upto);
-                head.whole_macro = head.only_macros();
-                head.stopped = true;
-            }
-            Some(Item::Word(next))
-                if !is_capital(self.word(*next)) || items.len() > number + 3 || head.is_typedef =>
-            {
-                // `MEMBERS(name) OTHER(name) type name(…)`, and `MEMBERS(name) name(…)` of a constructor, are
-                // macros of their own.
-                let alone = is_capital(self.word(*next))
-                    && matches!(items.get(number + 4), Some(Item::Word(_) | Item::Sign(b'*' | b'&', _)))
-                    || self.word(from + 1) == self.word(*next);
-                let wraps_type = !specified
-                    && !alone
-                    && matches!(items.get(number + 3), Some(Item::Group(open, _)) if self.code[*open].is(b'('))
-                    && !QUALIFIERS.contains(&self.word(*next))
-                    && !TYPES.contains(&self.word(*next))
-                    && !self.declares_list(items.get(number + 4..).unwrap_or_default())
-                    && self.is_type_text(from + 1, upto);
-                if wraps_type {
-                    self.blank_lexeme(at);
-                    // `EXTERN(type) name(…)`
-                    self.blank_lexeme(from);
-                    self.blank_lexeme(upto);
-                    head.types += 1;
-                } else {
-                    // Should no type be left, this must stand for it.
-                    self.blank_lexemes(from, upto);
-                    head.capitals.push(at);
-                }
-            }
-            Some(Item::Sign(b'*' | b'&', _))
-                if !specified || head.types == 0 && self.is_type_text(from + 1, upto) =>
-            {
-                self.blank_lexeme(at);
-                self.blank_lexeme(from);
-                self.blank_lexeme(upto);
-                head.types += 1;
-            }
-            _ => {
-                // A function whose name is in capitals.
-                head.named = true;
-                head.listed = true;
-                self.mask_parameters(from, upto);
-            }
-        }
-        number + 2
-    }
-
-    /// Tells whether what stands between two lexemes reads like a type.
-    fn is_type_text(&self, from: usize, upto: usize) -> bool {
-        from < upto
-            && self.code[from..upto].iter().all(|lexeme| {
-                matches!(lexeme.sort, Sort::Word | Sort::Sign(b'*' | b'&' | b':' | b'<' | b'>'))
-            })
-    }
-
-    /// Blanks macros inside a declarator in parentheses: `(CALLBACK *name)`, `(*name(parameters))`.
-    fn mask_inner(&mut self, from: usize, upto: usize) {
-        let inner: Vec<usize> = (from + 1..upto).collect();
-        let items = self.items(&inner);
-        let last = items.iter().rposition(|item| matches!(item, Item::Word(_)));
-        for (number, item) in items.iter().enumerate() {
-            match *item {
-                Item::Word(at) => {
-                    // `(*MADE(name))`: the macro makes a name of the word.
-                    let makes_name = matches!(items.get(number + 1), Some(&Item::Group(open, close))
-                        if self.code[open].is(b'(') && close == open + 2 && is_capital(self.word(at)));
-                    let spare = makes_name
-                        || last.is_some_and(|last| number < last) && is_capital_or_noise(self.word(at));
-                    if spare || NOISE.contains(&self.word(at)) {
-                        self.blank_lexeme(at);
-                    }
-                }
-                Item::Group(open, close) if self.code[open].is(b'(') => {
-                    let follows = number > 0 && matches!(items[number - 1], Item::Word(_) | Item::Group(..));
-                    if follows && !self.is_blank_call(&items, number) {
-                        self.mask_parameters(open, close);
-                    } else {
-                        self.mask_inner(open, close);
-                    }
-                }
-                Item::Group(..) | Item::Sign(..) | Item::Other(_) => {}
-            }
-        }
-    }
-
-    /// Blanks macros among the parameters of a list.
-    fn mask_parameters(&mut self, from: usize, upto: usize) {
-        let mut start = from + 1;
-        let mut depth = 0_i32;
-        for at in from + 1..=upto {
-            match self.code[at].sort {
-                Sort::Sign(b'(' | b'[' | b'{') => depth += 1,
-                Sort::Sign(b')' | b']' | b'}') if depth > 0 => depth -= 1,
-                Sort::Sign(b',' | b')') if depth == 0 => {
-                    self.mask_parameter(start, at);
-                    start = at + 1;
-                }
-                Sort::Directive => self.blank_lexeme(at),
-                _ => {}
-            }
-        }
-    }
-
-    fn mask_parameter(&mut self, from: usize, upto: usize) {
-        let head: Vec<usize> = (from..upto).filter(|&at| self.code[at].sort != Sort::Directive).collect();
-        let items = self.items(&head);
-        let mut found = Head::default();
-        let mut angle = 0_i32;
-        for (number, item) in items.iter().enumerate() {
-            match *item {
-                Item::Sign(b'=', at) => {
-                    // The grammar reads no default of a parameter without a name.
-                    if number > 0 && matches!(items[number - 1], Item::Sign(b'*' | b'&' | b'>', _)) {
-                        self.blank_lexemes(at, upto - 1);
-                    }
-                    break;
-                }
-                Item::Sign(b'<', _) => angle += 1,
-                Item::Sign(b'>', _) => angle -= 1,
-                _ if angle > 0 => {}
-                Item::Word(at) => {
-                    let word = self.word(at);
-                    let group = match items.get(number + 1) {
-                        Some(&Item::Group(from, upto)) if self.code[from].is(b'(') => Some((from, upto)),
-                        _ => None,
-                    };
-                    let pointed = matches!(items.get(number + 2), Some(Item::Sign(b'*' | b'&', _)));
-                    if let Some((from, upto)) =
-                        group.filter(|_| is_capital(word) && pointed && found.is_bare())
-                    {
-                        // `MACRO(word) *name`: the macro makes a type of the word.
-                        self.blank_lexemes(from, upto);
-                        found.types += 1;
-                    } else if NOISE.contains(&word)
-                        || ATTRIBUTES.contains(&word)
-                        || (is_capital(word) && group.is_some() && items.len() > 2)
-                    {
-                        self.blank_lexeme(at);
-                        if let Some((from, upto)) = group {
-                            self.blank_lexemes(from, upto);
-                        }
-                    } else if self.is_tag(&items, number) {
-                        found.last = Some(number);
-                    } else if number > 0 && matches!(items[number - 1], Item::Sign(b':', _)) {
-                        // `space::TYPE`: what is qualified is no macro.
-                        found.types += 1;
-                        found.last = Some(number);
-                    } else if is_capital(word) {
-                        found.capitals.push(at);
-                        found.last = Some(number);
-                    } else if !QUALIFIERS.contains(&word) {
-                        found.types += 1;
-                        if !TYPES.contains(&word) {
-                            found.ordinary.push(at);
-                        }
-                        found.last = Some(number);
-                    }
-                }
-                // Behind the name of a pointer to a function stand its parameters.
-                Item::Group(from, upto) if number > 0 && matches!(items[number - 1], Item::Group(..)) => {
-                    self.mask_parameters(from, upto);
-                }
-                Item::Group(from, upto) => self.mask_inner(from, upto),
-                Item::Sign(..) | Item::Other(_) => {}
-            }
-        }
-        self.mask_unknown_words(&items);
-        if found.types + found.capitals.len() < 3 && found.types == 0 {
-            return;
-        }
-        found.name = String::new();
-        found.is_parameter = true;
-        found.ends_with_sign = matches!(items.last(), Some(Item::Sign(b'*' | b'&', _)));
-        self.mask_specifiers(&found);
-    }
-
     /// Blanks the words in capitals that can only be macros: of all specifiers one type must be left.
-    fn mask_specifiers(&mut self, head: &Head) {
+    pub(super) fn mask_specifiers(&mut self, head: &Head) {
         let mut capitals = head.capitals.clone();
         let mut types = head.types;
         // Of several words only the last can be the type, and one more the name.
@@ -793,29 +516,29 @@ impl Pass<'_> {
 pub(super) struct Head {
     pub(super) types: usize,
     /// Words that are neither keywords nor capitals, before the name.
-    ordinary: Vec<usize>,
+    pub(super) ordinary: Vec<usize>,
     /// The type is a word of the language.
-    is_builtin: bool,
+    pub(super) is_builtin: bool,
     pub(super) is_typedef: bool,
     /// The type is named with its tag.
-    tagged: bool,
+    pub(super) tagged: bool,
     /// A conversion operator, which has no type before it.
-    converts: bool,
+    pub(super) converts: bool,
     /// Words in capitals: macros, or types, or the name.
-    capitals: Vec<usize>,
+    pub(super) capitals: Vec<usize>,
     /// The name of what is declared has been seen, so that what follows are attributes.
     pub(super) named: bool,
     /// A list of parameters has been seen.
     pub(super) listed: bool,
-    name: String,
+    pub(super) name: String,
     /// The item of the last word that may be the name.
-    last: Option<usize>,
-    stopped: bool,
-    whole_macro: bool,
-    is_parameter: bool,
+    pub(super) last: Option<usize>,
+    pub(super) stopped: bool,
+    pub(super) whole_macro: bool,
+    pub(super) is_parameter: bool,
     /// A field with a number of bits.
-    is_field: bool,
-    ends_with_sign: bool,
+    pub(super) is_field: bool,
+    pub(super) ends_with_sign: bool,
 }
 
 impl Head {
@@ -824,7 +547,7 @@ impl Head {
         self.types == 0 && self.capitals.is_empty()
     }
 
-    fn only_macros(&self) -> bool {
+    pub(super) fn only_macros(&self) -> bool {
         self.types == 0 && self.capitals.is_empty() && !self.named
     }
 
@@ -839,7 +562,7 @@ impl Head {
 }
 
 /// Skips type arguments; a sign that is none is passed over.
-fn skip_angles(items: &[Item], open: usize) -> usize {
+pub(super) fn skip_angles(items: &[Item], open: usize) -> usize {
     let mut depth = 0_i32;
     for (number, item) in items.iter().enumerate().skip(open) {
         match item {

@@ -69,10 +69,10 @@ pub(super) enum Around {
 }
 
 /// An `#if` that is open: how things stood at it.
-struct Condition {
-    scopes: usize,
-    heads: bool,
-    in_parens: i32,
+pub(super) struct Condition {
+    pub(super) scopes: usize,
+    pub(super) heads: bool,
+    pub(super) in_parens: i32,
 }
 
 pub(super) struct Pass<'s> {
@@ -85,9 +85,9 @@ pub(super) struct Pass<'s> {
     /// Indexes of the lexemes of the head that is open.
     pub(super) head: Vec<usize>,
     pub(super) parens: i32,
-    conditions: Vec<Condition>,
-    bodies: Vec<Range<usize>>,
-    calls: Vec<u32>,
+    pub(super) conditions: Vec<Condition>,
+    pub(super) bodies: Vec<Range<usize>>,
+    pub(super) calls: Vec<u32>,
     /// The head follows the members of a type: names and attributes.
     pub(super) tail: bool,
 }
@@ -138,7 +138,7 @@ impl<'s> Pass<'s> {
         }
     }
 
-    fn blank(&mut self, range: Range<usize>) {
+    pub(super) fn blank(&mut self, range: Range<usize>) {
         for byte in &mut self.out[range] {
             if !matches!(*byte, b'\n' | b'\r') {
                 *byte = b' ';
@@ -214,125 +214,6 @@ impl<'s> Pass<'s> {
         })
     }
 
-    /// Takes a preprocessor line. Of a condition whose first branch leaves a declaration open, or opens a
-    /// body, only that branch is given; otherwise all branches are.
-    fn directive(&mut self, at: usize) -> usize {
-        let line = &self.text[self.code[at].range()];
-        let word =
-            line[1..].trim_start().split(|c: char| !c.is_ascii_alphabetic()).next().unwrap_or_default();
-        let transparent = self.scopes.iter().all(|scope| *scope == Around::Space);
-        if word == "define" && transparent && self.head.is_empty() {
-            // What the macro stands for need not be read.
-            let start = self.code[at].start;
-            let body = start + signature_end(line)..self.code[at].end;
-            self.blank(body.clone());
-            self.blank_rest_name(start, body.start);
-            // Without any value the grammar takes the next line for one.
-            if body.len() > 1 {
-                self.out[body.start + 1] = b'0';
-            }
-        } else {
-            self.blank_lexeme(at);
-        }
-        match word {
-            "if" | "ifdef" | "ifndef" => {
-                self.conditions.push(Condition {
-                    scopes: self.scopes.len(),
-                    heads: !self.head.is_empty(),
-                    in_parens: self.parens,
-                });
-                let condition = line[1..].trim_start()[word.len()..].trim();
-                let never = match word {
-                    "if" => condition == "0" || (!self.is_cpp && condition == "defined(__cplusplus)"),
-                    "ifdef" => !self.is_cpp && condition.split(' ').next() == Some("__cplusplus"),
-                    _ => false,
-                };
-                if never {
-                    return self.skip_branch(at + 1);
-                }
-            }
-            "else" | "elif" | "elifdef" | "elifndef" => {
-                let broken = self.conditions.last().is_some_and(|condition| {
-                    condition.scopes != self.scopes.len()
-                        || condition.heads
-                        || !self.head.is_empty()
-                        || condition.in_parens != self.parens
-                });
-                if broken {
-                    return self.skip_branch(at + 1);
-                }
-            }
-            "endif" => {
-                self.conditions.pop();
-            }
-            _ => {}
-        }
-        at + 1
-    }
-
-    /// Blanks the name before the dots of a macro (`#define LOG(args...)`), which the grammar does not know.
-    fn blank_rest_name(&mut self, start: usize, end: usize) {
-        let head = self.text[start..end].trim_end_matches(')').trim_end();
-        let Some(named) = head.strip_suffix("...") else { return };
-        let bare = named.trim_end().trim_end_matches(|c: char| c.is_ascii_alphanumeric() || c == '_');
-        self.blank(start + bare.len()..start + named.len());
-    }
-
-    /// Blanks all up to the `#endif`, or the `#else` of a branch that is never taken, and returns its index.
-    fn skip_branch(&mut self, from: usize) -> usize {
-        let end = self.branch_end(from).unwrap_or(self.code.len());
-        for at in from..end {
-            self.blank_lexeme(at);
-        }
-        end
-    }
-
-    /// Returns the index of the brace that closes the one at `open`; of conditions the first branch counts.
-    fn matching(&self, open: usize) -> Option<usize> {
-        let mut depth = 0_i32;
-        let mut at = open;
-        while at < self.code.len() {
-            match self.code[at].sort {
-                Sort::Sign(b'{') => depth += 1,
-                Sort::Sign(b'}') => {
-                    depth -= 1;
-                    if depth == 0 {
-                        return Some(at);
-                    }
-                }
-                Sort::Directive => {
-                    let line = self.text[self.code[at].range()][1..].trim_start();
-                    if line.starts_with("el") {
-                        at = self.branch_end(at + 1)?;
-                        continue;
-                    }
-                }
-                _ => {}
-            }
-            at += 1;
-        }
-        None
-    }
-
-    /// Returns the index of the `#endif` of the condition around `from`.
-    fn branch_end(&self, from: usize) -> Option<usize> {
-        let mut depth = 0_i32;
-        for at in from..self.code.len() {
-            if self.code[at].sort == Sort::Directive {
-                let line = self.text[self.code[at].range()][1..].trim_start();
-                if line.starts_with("if") {
-                    depth += 1;
-                } else if line.starts_with("endif") {
-                    if depth == 0 {
-                        return Some(at);
-                    }
-                    depth -= 1;
-                }
-            }
-        }
-        None
-    }
-
     /// A default of `= {…}` is made a number; other braces in parentheses are passed over.
     fn braces_in_parens(&mut self, open: usize) -> usize {
         let Some(close) = self.matching(open) else {
@@ -402,110 +283,6 @@ impl<'s> Pass<'s> {
             return false;
         };
         self.code[*open].is(b'(') && self.are_macros(before)
-    }
-
-    /// Leaves out what stands between two braces.
-    fn leave_out(&mut self, open: usize, close: usize) {
-        let inner = self.code[open].end..self.code[close].start;
-        if !inner.is_empty() {
-            self.bodies.push(inner);
-        }
-    }
-
-    fn body(&mut self, at: usize, head: &[usize]) -> usize {
-        let Some(close) = self.matching(at) else {
-            self.head.clear();
-            return at + 1;
-        };
-        let next = self.code.get(close + 1);
-        let in_list = self.is_cpp
-            && has_initialisers(self, head)
-            && head
-                .last()
-                .is_some_and(|&last| self.code[last].sort == Sort::Word || self.code[last].is(b'>'))
-            && next.is_some_and(|next| next.is(b',') || next.is(b'{'));
-        if in_list {
-            self.head.push(at);
-            self.head.push(close);
-            self.leave_out(at, close);
-            return close + 1;
-        }
-        let head = std::mem::take(&mut self.head);
-        let lost = self.mask_head(&head, None);
-        let words = || self.code[at + 1..close].iter().filter(|lexeme| lexeme.sort == Sort::Word);
-        let throws = self.is_cpp && words().any(|lexeme| &self.text[lexeme.range()] == "throw");
-        if lost {
-            self.blank_lexeme(at);
-            self.blank_lexeme(close);
-        }
-        if !throws {
-            let called = self.code[at + 1..close].iter().any(|lexeme| lexeme.is(b'('));
-            if called {
-                self.calls.push(narrow(self.code[at].start));
-            }
-            self.leave_out(at, close);
-        } else {
-            self.mask_body(at + 1, close);
-        }
-        self.tail = false;
-        close + 1
-    }
-
-    /// In a body that the grammar is given: directives, second branches, and throws inside expressions.
-    fn mask_body(&mut self, from: usize, upto: usize) {
-        let mut at = from;
-        while at < upto {
-            if self.code[at].sort == Sort::Directive {
-                let line = self.text[self.code[at].range()][1..].trim_start();
-                self.blank_lexeme(at);
-                if line.starts_with("el")
-                    && let Some(end) = self.branch_end(at + 1).filter(|end| *end <= upto)
-                {
-                    self.blank_lexemes(at + 1, end);
-                    at = end;
-                }
-            } else if self.word(at) == "new" {
-                self.mask_array_of_pointers(at + 1, upto);
-            } else if self.word(at) == "typeid" {
-                at = self.mask_typeid(at, upto);
-            } else if self.word(at) == "throw"
-                && at > from
-                && [b':', b'?', b'(', b','].iter().any(|&sign| self.code[at - 1].is(sign))
-            {
-                // The grammar knows `throw` as a statement only.
-                self.blank_lexeme(at);
-            }
-            at += 1;
-        }
-    }
-
-    /// `new Load *[count]`: the grammar does not know the sign there.
-    fn mask_array_of_pointers(&mut self, from: usize, upto: usize) {
-        let is_type = |lexeme: &Lexeme| lexeme.sort == Sort::Word || lexeme.is(b':');
-        let star = (from..upto).find(|&at| !is_type(&self.code[at])).unwrap_or(upto);
-        let end = (star..upto).find(|&at| !self.code[at].is(b'*')).unwrap_or(upto);
-        if star < end && end < upto && self.code[end].is(b'[') {
-            self.blank_lexemes(star, end - 1);
-        }
-    }
-
-    /// Puts a number in place of `typeid(…)`, of which the grammar knows no types of the language; returns its last
-    /// lexeme.
-    fn mask_typeid(&mut self, at: usize, upto: usize) -> usize {
-        let mut depth = 0_i32;
-        for end in at + 1..upto {
-            match self.code[end].sort {
-                Sort::Sign(b'(') => depth += 1,
-                Sort::Sign(b')') => depth -= 1,
-                _ => {}
-            }
-            if depth == 0 {
-                self.blank_lexemes(at, end);
-                self.out[self.code[at].start] = b'0';
-                return end;
-            }
-        }
-        at
     }
 
     /// Tells what a brace behind a head opens.
@@ -725,19 +502,6 @@ impl<'s> Pass<'s> {
     }
 }
 
-/// Returns where name and parameters of a `#define` end.
-fn signature_end(line: &str) -> usize {
-    let word = line.find("define").map_or(0, |at| at + "define".len());
-    let name = word + line[word..].find(|c: char| !c.is_whitespace()).unwrap_or(0);
-    let end =
-        line[name..].find(|c: char| !(c.is_alphanumeric() || c == '_')).map_or(line.len(), |at| name + at);
-    if line[end..].starts_with('(') {
-        line[end..].find(')').map_or(line.len(), |at| end + at + 1)
-    } else {
-        end
-    }
-}
-
 /// What a brace opens.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
 enum Opened {
@@ -746,15 +510,6 @@ enum Opened {
     Enumerators,
     Value,
     Body,
-}
-
-/// Tells whether a head has begun with the initialisers of a constructor: `) :`.
-fn has_initialisers(pass: &Pass<'_>, head: &[usize]) -> bool {
-    head.windows(3).any(|three| {
-        (pass.code[three[0]].is(b')') || pass.word(three[0]) == "noexcept")
-            && pass.code[three[1]].is(b':')
-            && !pass.code[three[2]].is(b':')
-    })
 }
 
 #[cfg(test)]

@@ -7,7 +7,10 @@
 //! parameters, groups and free-standing commands, templates, special members, operators, definitions out of
 //! their class, name spaces, trailing return types, concepts, deprecation.
 
+mod bodies;
+mod capitals;
 mod declare;
+mod directives;
 mod flow;
 mod forms;
 mod heads;
@@ -15,6 +18,7 @@ mod kinds;
 mod labels;
 mod lexer;
 mod mask;
+mod parameters;
 mod plain;
 mod small;
 mod types;
@@ -41,6 +45,7 @@ pub(super) static C: Language = Language {
     notations: COMMANDS,
     notation: NotationId::new("commands"),
     demand: Demand::of(Owe::BeyondSummary),
+    generic: false,
     type_words: types::WORDS,
     halves: Halves::Headers(declare::is_header),
     family: "c",

@@ -32,6 +32,7 @@ pub(super) static CSHARP: Language = Language {
     demand: Demand::of(Owe::BeyondSummary),
     asks_fields: true,
     untyped: false,
+    generic: true,
     ends_with_line: false,
     carrier: Carrier::Lines { mark: "///" },
     remark: Carrier::Lines { mark: "//" },

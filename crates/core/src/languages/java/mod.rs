@@ -28,6 +28,7 @@ pub(super) static JAVA: Language = Language {
     demand: Demand::of(Owe::BeyondSummary),
     asks_fields: true,
     untyped: false,
+    generic: true,
     ends_with_line: false,
     carrier: Carrier::Block { open: "/**", close: "*/" },
     remark: Carrier::Lines { mark: "//" },

@@ -39,6 +39,7 @@ pub(super) static PYTHON: Language = Language {
     demand: Demand::of(Owe::BeyondSummary),
     asks_fields: false,
     untyped: true,
+    generic: true,
     ends_with_line: true,
     carrier: Carrier::Docstring,
     remark: Carrier::Lines { mark: "#" },

@@ -7,6 +7,10 @@
 /// The number counts the expressions in literals around it.
 pub(in crate::languages) type Literal = fn(&str, usize, u8) -> Option<usize>;
 
+/// The literals in expressions in literals: how they are passed over, the signs that open them, and the number of
+/// expressions around.
+type Inner = (Literal, &'static [u8], u8);
+
 /// Expressions in literals in expressions: nobody writes more of them into one another, and the pass must end.
 const DEEPEST: u8 = 16;
 
@@ -55,7 +59,7 @@ pub(in crate::languages) fn kotlin(text: &str, open: usize, depth: u8) -> Option
     match text.as_bytes()[open] {
         b'`' => behind(text, open + 1, "`"),
         b'\'' => Some(character(text.as_bytes(), open)),
-        _ => with_expressions(text, open, ("${", b'{', b'}'), (kotlin, depth)),
+        _ => with_expressions(text, open, ("${", b'{', b'}'), (kotlin, b"\"", depth)),
     }
 }
 
@@ -67,7 +71,7 @@ pub(in crate::languages) fn scala(text: &str, open: usize, depth: u8) -> Option<
         b'\'' if bytes.get(open + 1) == Some(&b'\\') => Some(character(bytes, open)),
         b'\'' => Some(lifetime_or_character(text, open)),
         _ if text[..open].ends_with(|c: char| c.is_alphanumeric()) => {
-            with_expressions(text, open, ("${", b'{', b'}'), (scala, depth))
+            with_expressions(text, open, ("${", b'{', b'}'), (scala, b"\"", depth))
         }
         _ if text[open..].starts_with("\"\"\"") => {
             let end = behind(text, open + 3, "\"\"\"")?;
@@ -87,60 +91,36 @@ pub(in crate::languages) fn swift(text: &str, open: usize, depth: u8) -> Option<
         let quotes = if text[open..].starts_with("\"\"\"") { 3 } else { 1 };
         return behind(text, open + quotes, &("\"".repeat(quotes) + &"#".repeat(hashes)));
     }
-    with_expressions(text, open, ("\\(", b'(', b')'), (swift, depth))
+    with_expressions(text, open, ("\\(", b'(', b')'), (swift, b"\"", depth))
 }
 
 /// Strings on one line, and templates with expressions in `${}` (JavaScript).
 pub(in crate::languages) fn script(text: &str, open: usize, depth: u8) -> Option<usize> {
-    let bytes = text.as_bytes();
-    if bytes[open] != b'`' {
-        return on_one_line(bytes, open);
+    match text.as_bytes()[open] {
+        b'`' => over_lines_with(text, open, "${", (script, b"\"'`", depth)),
+        _ => on_one_line(text.as_bytes(), open),
     }
-    let mut at = open + 1;
-    loop {
-        match *bytes.get(at)? {
-            b'\\' => at += 2,
-            b'`' => return Some(at + 1),
-            b'$' if bytes.get(at + 1) == Some(&b'{') => {
-                at = script_expression(text, at + 2, depth)?;
-            }
-            _ => at += 1,
-        }
-    }
-}
-
-/// Returns the offset behind an expression in a template, every kind of literal in it passed over.
-fn script_expression(text: &str, from: usize, depth: u8) -> Option<usize> {
-    if depth >= DEEPEST {
-        return None;
-    }
-    let bytes = text.as_bytes();
-    let (mut at, mut open) = (from, 1_usize);
-    while open > 0 {
-        match *bytes.get(at)? {
-            b'"' | b'\'' | b'`' => at = script(text, at, depth + 1)?,
-            byte => {
-                open = open + usize::from(byte == b'{') - usize::from(byte == b'}');
-                at += 1;
-            }
-        }
-    }
-    Some(at)
 }
 
 /// Strings over lines; in double quotes with expressions in `{$…}` (PHP).
 pub(in crate::languages) fn php(text: &str, open: usize, depth: u8) -> Option<usize> {
-    let bytes = text.as_bytes();
-    if bytes[open] != b'"' {
-        return over_lines(bytes, open);
+    match text.as_bytes()[open] {
+        b'"' => over_lines_with(text, open, "{$", (php, b"\"", depth)),
+        _ => over_lines(text.as_bytes(), open),
     }
+}
+
+/// A string over lines with expressions in braces, of which `sign` has the opening one.
+fn over_lines_with(text: &str, open: usize, sign: &str, inner: Inner) -> Option<usize> {
+    let bytes = text.as_bytes();
     let mut at = open + 1;
     loop {
         match *bytes.get(at)? {
             b'\\' => at += 2,
-            b'"' => return Some(at + 1),
-            b'{' if bytes.get(at + 1) == Some(&b'$') => {
-                at = expression(text, at + 1, (b'{', b'}'), (php, depth))?
+            byte if byte == bytes[open] => return Some(at + 1),
+            _ if bytes[at..].starts_with(sign.as_bytes()) => {
+                let brace = at + sign.find('{').unwrap_or(0);
+                at = expression(text, brace + 1, (b'{', b'}'), inner)?;
             }
             _ => at += 1,
         }
@@ -205,7 +185,7 @@ fn with_expressions(
     text: &str,
     open: usize,
     (sign, opens, closes): (&str, u8, u8),
-    inner: (Literal, u8),
+    inner: Inner,
 ) -> Option<usize> {
     let bytes = text.as_bytes();
     let block = text[open..].starts_with("\"\"\"");
@@ -233,7 +213,7 @@ fn expression(
     text: &str,
     from: usize,
     (opens, closes): (u8, u8),
-    (literal, depth): (Literal, u8),
+    (literal, quotes, depth): Inner,
 ) -> Option<usize> {
     if depth >= DEEPEST {
         return None;
@@ -242,7 +222,7 @@ fn expression(
     let (mut at, mut open) = (from, 1_usize);
     while open > 0 {
         match *bytes.get(at)? {
-            b'"' => at = literal(text, at, depth + 1)?,
+            byte if quotes.contains(&byte) => at = literal(text, at, depth + 1)?,
             byte => {
                 open = open + usize::from(byte == opens) - usize::from(byte == closes);
                 at += 1;

@@ -1,0 +1,164 @@
+//! Words in capitals in heads: macros, types or names.
+
+use super::heads::{Head, skip_angles};
+use super::lexer::Sort;
+use super::mask::{Item, Pass};
+use super::words::{QUALIFIERS, TYPES, is_capital};
+
+impl Pass<'_> {
+    /// Tells whether the item is the arguments of a macro that was blanked.
+    pub(super) fn is_blank_call(&self, items: &[Item], number: usize) -> bool {
+        matches!(items[number], Item::Group(..))
+            && number > 0
+            && matches!(items[number - 1], Item::Word(at) if self.out[self.code[at].start] == b' ')
+    }
+
+    /// Looks at a word in capitals: a macro, a type, or a name.
+    pub(super) fn take_capital(
+        &mut self,
+        items: &[Item],
+        (number, at): (usize, usize),
+        group: Option<(usize, usize)>,
+        head: &mut Head,
+    ) -> usize {
+        if self.is_tag(items, number) {
+            // The type was counted with its keyword.
+            head.last = Some(number);
+            return number + 1;
+        }
+        let Some((from, upto)) = group else {
+            if head.is_field {
+                // How many bits it has.
+            } else if head.named {
+                self.blank_lexeme(at);
+            } else {
+                let behind = match items.get(number + 1) {
+                    Some(Item::Sign(b'<', _)) => skip_angles(items, number + 1),
+                    _ => number + 1,
+                };
+                let next_qualifies = matches!(items.get(behind), Some(Item::Sign(b':', _)))
+                    && matches!(items.get(behind + 1), Some(Item::Sign(b':', _)));
+                if !next_qualifies {
+                    head.capitals.push(at);
+                    head.last = Some(number);
+                }
+            }
+            return number + 1;
+        };
+        if number > 0 && matches!(items[number - 1], Item::Sign(b'~', _)) {
+            head.named = true;
+            head.listed = true;
+            self.mask_parameters(from, upto);
+            return number + 2;
+        }
+        if head.named {
+            self.blank_lexeme(at);
+            self.blank_lexemes(from, upto);
+            return number + 2;
+        }
+        let doubled = self.code.get(from + 1).is_some_and(|inner| inner.is(b'('))
+            && upto > 0
+            && self.code[upto - 1].is(b')');
+        if doubled && head.types > 1 {
+            // `name OF((parameters))`
+            self.blank_lexeme(at);
+            self.blank_lexeme(from);
+            self.blank_lexeme(upto);
+            self.mask_parameters(from + 1, upto - 1);
+            head.types -= 1;
+            head.ordinary.pop();
+            head.named = true;
+            head.listed = true;
+            return number + 2;
+        }
+        let behind_name = head.types > 1
+            && number > 0
+            && (matches!(items[number - 1], Item::Word(before) if !TYPES.contains(&self.word(before)) && !QUALIFIERS.contains(&self.word(before)))
+                || matches!(items[number - 1], Item::Group(open, _) if self.code[open].is(b'['))
+                || self.is_blank_call(items, number - 1));
+        if behind_name {
+            self.blank_lexeme(at);
+            self.blank_lexemes(from, upto);
+            return number + 2;
+        }
+        self.take_called(items, (number, at), (from, upto), head)
+    }
+
+    /// Looks at a word in capitals with parentheses, in front of what is declared.
+    pub(super) fn take_called(
+        &mut self,
+        items: &[Item],
+        (number, at): (usize, usize),
+        (from, upto): (usize, usize),
+        head: &mut Head,
+    ) -> usize {
+        let specified = head.types > 0 || !head.capitals.is_empty();
+        match items.get(number + 2) {
+            Some(&Item::Group(open, close)) if self.code[open].is(b'(') && self.code[from].is(b'(') => {
+                // `int CALLBACK(name)(parameters)`
+                self.blank_lexeme(at);
+                self.mask_inner(from, upto);
+                self.mask_parameters(open, close);
+                head.named = true;
+                head.listed = true;
+                return number + 3;
+            }
+            None if !specified => {
+                self.blank_lexeme(at);
+                self.blank_lexemes(from, upto);
+                head.whole_macro = head.only_macros();
+                head.stopped = true;
+            }
+            Some(Item::Word(next))
+                if !is_capital(self.word(*next)) || items.len() > number + 3 || head.is_typedef =>
+            {
+                // `MEMBERS(name) OTHER(name) type name(…)`, and `MEMBERS(name) name(…)` of a constructor, are
+                // macros of their own.
+                let alone = is_capital(self.word(*next))
+                    && matches!(items.get(number + 4), Some(Item::Word(_) | Item::Sign(b'*' | b'&', _)))
+                    || self.word(from + 1) == self.word(*next);
+                let wraps_type = !specified
+                    && !alone
+                    && matches!(items.get(number + 3), Some(Item::Group(open, _)) if self.code[*open].is(b'('))
+                    && !QUALIFIERS.contains(&self.word(*next))
+                    && !TYPES.contains(&self.word(*next))
+                    && !self.declares_list(items.get(number + 4..).unwrap_or_default())
+                    && self.is_type_text(from + 1, upto);
+                if wraps_type {
+                    self.blank_lexeme(at);
+                    // `EXTERN(type) name(…)`
+                    self.blank_lexeme(from);
+                    self.blank_lexeme(upto);
+                    head.types += 1;
+                } else {
+                    // Should no type be left, this must stand for it.
+                    self.blank_lexemes(from, upto);
+                    head.capitals.push(at);
+                }
+            }
+            Some(Item::Sign(b'*' | b'&', _))
+                if !specified || head.types == 0 && self.is_type_text(from + 1, upto) =>
+            {
+                self.blank_lexeme(at);
+                self.blank_lexeme(from);
+                self.blank_lexeme(upto);
+                head.types += 1;
+            }
+            _ => {
+                // A function whose name is in capitals.
+                head.named = true;
+                head.listed = true;
+                self.mask_parameters(from, upto);
+            }
+        }
+        number + 2
+    }
+
+    /// Tells whether what stands between two lexemes reads like a type.
+    pub(super) fn is_type_text(&self, from: usize, upto: usize) -> bool {
+        from < upto
+            && self.code[from..upto].iter().all(|lexeme| {
+                matches!(lexeme.sort, Sort::Word | Sort::Sign(b'*' | b'&' | b':' | b'<' | b'>'))
+            })
+    }
+}

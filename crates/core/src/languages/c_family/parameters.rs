@@ -1,0 +1,129 @@
+//! Lists of parameters, and declarators in parentheses: which words of them can only be macros.
+
+use super::heads::Head;
+use super::lexer::Sort;
+use super::mask::{Item, Pass};
+use super::words::{ATTRIBUTES, NOISE, QUALIFIERS, TYPES, is_capital, is_capital_or_noise};
+
+impl Pass<'_> {
+    /// Blanks macros inside a declarator in parentheses: `(CALLBACK *name)`, `(*name(parameters))`.
+    pub(super) fn mask_inner(&mut self, from: usize, upto: usize) {
+        let inner: Vec<usize> = (from + 1..upto).collect();
+        let items = self.items(&inner);
+        let last = items.iter().rposition(|item| matches!(item, Item::Word(_)));
+        for (number, item) in items.iter().enumerate() {
+            match *item {
+                Item::Word(at) => {
+                    // `(*MADE(name))`: the macro makes a name of the word.
+                    let makes_name = matches!(items.get(number + 1), Some(&Item::Group(open, close))
+                        if self.code[open].is(b'(') && close == open + 2 && is_capital(self.word(at)));
+                    let spare = makes_name
+                        || last.is_some_and(|last| number < last) && is_capital_or_noise(self.word(at));
+                    if spare || NOISE.contains(&self.word(at)) {
+                        self.blank_lexeme(at);
+                    }
+                }
+                Item::Group(open, close) if self.code[open].is(b'(') => {
+                    let follows = number > 0 && matches!(items[number - 1], Item::Word(_) | Item::Group(..));
+                    if follows && !self.is_blank_call(&items, number) {
+                        self.mask_parameters(open, close);
+                    } else {
+                        self.mask_inner(open, close);
+                    }
+                }
+                Item::Group(..) | Item::Sign(..) | Item::Other(_) => {}
+            }
+        }
+    }
+
+    /// Blanks macros among the parameters of a list.
+    pub(super) fn mask_parameters(&mut self, from: usize, upto: usize) {
+        let mut start = from + 1;
+        let mut depth = 0_i32;
+        for at in from + 1..=upto {
+            match self.code[at].sort {
+                Sort::Sign(b'(' | b'[' | b'{') => depth += 1,
+                Sort::Sign(b')' | b']' | b'}') if depth > 0 => depth -= 1,
+                Sort::Sign(b',' | b')') if depth == 0 => {
+                    self.mask_parameter(start, at);
+                    start = at + 1;
+                }
+                Sort::Directive => self.blank_lexeme(at),
+                _ => {}
+            }
+        }
+    }
+
+    pub(super) fn mask_parameter(&mut self, from: usize, upto: usize) {
+        let head: Vec<usize> = (from..upto).filter(|&at| self.code[at].sort != Sort::Directive).collect();
+        let items = self.items(&head);
+        let mut found = Head::default();
+        let mut angle = 0_i32;
+        for (number, item) in items.iter().enumerate() {
+            match *item {
+                Item::Sign(b'=', at) => {
+                    // The grammar reads no default of a parameter without a name.
+                    if number > 0 && matches!(items[number - 1], Item::Sign(b'*' | b'&' | b'>', _)) {
+                        self.blank_lexemes(at, upto - 1);
+                    }
+                    break;
+                }
+                Item::Sign(b'<', _) => angle += 1,
+                Item::Sign(b'>', _) => angle -= 1,
+                _ if angle > 0 => {}
+                Item::Word(at) => {
+                    let word = self.word(at);
+                    let group = match items.get(number + 1) {
+                        Some(&Item::Group(from, upto)) if self.code[from].is(b'(') => Some((from, upto)),
+                        _ => None,
+                    };
+                    let pointed = matches!(items.get(number + 2), Some(Item::Sign(b'*' | b'&', _)));
+                    if let Some((from, upto)) =
+                        group.filter(|_| is_capital(word) && pointed && found.is_bare())
+                    {
+                        // `MACRO(word) *name`: the macro makes a type of the word.
+                        self.blank_lexemes(from, upto);
+                        found.types += 1;
+                    } else if NOISE.contains(&word)
+                        || ATTRIBUTES.contains(&word)
+                        || (is_capital(word) && group.is_some() && items.len() > 2)
+                    {
+                        self.blank_lexeme(at);
+                        if let Some((from, upto)) = group {
+                            self.blank_lexemes(from, upto);
+                        }
+                    } else if self.is_tag(&items, number) {
+                        found.last = Some(number);
+                    } else if number > 0 && matches!(items[number - 1], Item::Sign(b':', _)) {
+                        // `space::TYPE`: what is qualified is no macro.
+                        found.types += 1;
+                        found.last = Some(number);
+                    } else if is_capital(word) {
+                        found.capitals.push(at);
+                        found.last = Some(number);
+                    } else if !QUALIFIERS.contains(&word) {
+                        found.types += 1;
+                        if !TYPES.contains(&word) {
+                            found.ordinary.push(at);
+                        }
+                        found.last = Some(number);
+                    }
+                }
+                // Behind the name of a pointer to a function stand its parameters.
+                Item::Group(from, upto) if number > 0 && matches!(items[number - 1], Item::Group(..)) => {
+                    self.mask_parameters(from, upto);
+                }
+                Item::Group(from, upto) => self.mask_inner(from, upto),
+                Item::Sign(..) | Item::Other(_) => {}
+            }
+        }
+        self.mask_unknown_words(&items);
+        if found.types + found.capitals.len() < 3 && found.types == 0 {
+            return;
+        }
+        found.name = String::new();
+        found.is_parameter = true;
+        found.ends_with_sign = matches!(items.last(), Some(Item::Sign(b'*' | b'&', _)));
+        self.mask_specifiers(&found);
+    }
+}
