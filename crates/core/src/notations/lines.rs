@@ -135,16 +135,18 @@ impl<'s> Lines<'s> {
         // Most comments have none of it: one look at the whole tells.
         let (Some(first), Some(last)) = (self.spans.first(), self.spans.last()) else { return shielded };
         let whole = self.source.slice(Span::new(first.start, last.end.max(first.start)));
-        if !["<pre", "```", "~~~", "{@"]
-            .iter()
-            .any(|mark| memchr::memmem::find(whole.as_bytes(), mark.as_bytes()).is_some())
-        {
-            return shielded;
+        let holds = |mark: &str| memchr::memmem::find(whole.as_bytes(), mark.as_bytes()).is_some();
+        if holds("<pre") {
+            self.shield_between(&mut shielded, |line| line.contains("<pre"), |line| line.contains("</pre>"));
         }
-        self.shield_between(&mut shielded, |line| line.contains("<pre"), |line| line.contains("</pre>"));
-        let fence = |line: &str| line.trim_start().starts_with("```") || line.trim_start().starts_with("~~~");
-        self.shield_between(&mut shielded, fence, fence);
-        self.shield_braces(&mut shielded);
+        if holds("```") || holds("~~~") {
+            let fence =
+                |line: &str| line.trim_start().starts_with("```") || line.trim_start().starts_with("~~~");
+            self.shield_between(&mut shielded, fence, fence);
+        }
+        if holds("{@") {
+            self.shield_braces(&mut shielded);
+        }
         shielded
     }
 

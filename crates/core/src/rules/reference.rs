@@ -39,10 +39,10 @@ fn broken(context: &Context<'_>, findings: &mut Findings<'_>) {
     match context.doc.notation.as_str() {
         "xml" => {
             named_elements(context, findings);
-            members(context, &["cref=\""], '.', findings);
+            members(context, &["cref=\""], b'.', findings);
         }
-        "tags" => members(context, &["{@link ", "{@linkplain ", "@see "], '#', findings),
-        "google" | "numpy" | "rest" | "epytext" => members(context, &[":meth:`"], '.', findings),
+        "tags" => members(context, &["{@link ", "{@linkplain ", "@see "], b'#', findings),
+        "google" | "numpy" | "rest" | "epytext" => members(context, &[":meth:`"], b'.', findings),
         _ => {}
     }
 }
@@ -118,12 +118,18 @@ fn type_parameters<'a>(context: &Context<'a>) -> Vec<&'a str> {
 }
 
 /// Links of the form `Type#member`: the type is declared in this project, and has no such member.
-fn members(context: &Context<'_>, marks: &[&str], sign: char, findings: &mut Findings<'_>) {
+fn members(context: &Context<'_>, marks: &[&str], sign: u8, findings: &mut Findings<'_>) {
     let text = context.slice(context.doc.span).as_bytes();
-    if !marks.iter().any(|mark| memchr::memmem::find(text, mark.as_bytes()).is_some()) {
+    // Few comments name a member.
+    if memchr::memchr(sign, text).is_none()
+        || !marks.iter().any(|mark| memchr::memmem::find(text, mark.as_bytes()).is_some())
+    {
         return;
     }
     for line in visible::lines(context) {
+        if memchr::memchr(sign, line.text.as_bytes()).is_none() {
+            continue;
+        }
         for mark in marks {
             for (at, _) in line.text.match_indices(mark) {
                 let from = at + mark.len();
@@ -138,7 +144,7 @@ fn members(context: &Context<'_>, marks: &[&str], sign: char, findings: &mut Fin
                     .strip_prefix(|c: char| c.is_ascii_uppercase())
                     .filter(|rest| rest.starts_with(':'))
                     .map_or(target, |rest| &rest[1..]);
-                let Some((ty, member)) = target.rsplit_once(sign) else { continue };
+                let Some((ty, member)) = target.rsplit_once(char::from(sign)) else { continue };
                 let is_name = |text: &str| {
                     text.chars().all(|c| c.is_alphanumeric() || c == '_' || c == '$') && !text.is_empty()
                 };

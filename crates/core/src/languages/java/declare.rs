@@ -253,14 +253,16 @@ fn declared_throws(walk: &Walk<'_, Java>, node: Node<'_>) -> Vec<Thrown> {
 fn is_empty_constructor(walk: &Walk<'_, Java>, node: Node<'_>, declaration: &Declaration) -> bool {
     let Some(body) = walk.field(node, kinds::BODY) else { return false };
     declaration.signature.parameters.is_empty()
-        // A body that was left out is not empty.
-        && walk.text(body).matches(';').count() < 2
-        && walk.children(body).iter().all(|&statement| {
-            walk.kind(statement) == Some(Java::ConstructorCall)
-                && statement
-                    .child_by_field_name(kinds::ARGUMENTS)
-                    .is_some_and(|arguments| arguments.named_child_count() == 0)
-        })
+        && match &walk.children(body)[..] {
+            // A body that was left out is not empty.
+            [] => walk.does_nothing(body),
+            statements => statements.iter().all(|&statement| {
+                walk.kind(statement) == Some(Java::ConstructorCall)
+                    && statement
+                        .child_by_field_name(kinds::ARGUMENTS)
+                        .is_some_and(|arguments| arguments.named_child_count() == 0)
+            }),
+        }
 }
 
 /// A body that only gives back a field, or only assigns one.

@@ -6,6 +6,7 @@
 
 mod declare;
 mod kinds;
+mod statements;
 
 use std::sync::LazyLock;
 
@@ -124,6 +125,14 @@ impl Grammar for LuaGrammar {
         self.serves
     }
 
+    fn mask<'s>(&self, text: &'s str) -> Given<'s> {
+        // Expressions of Luau may hold the words of statements without their end.
+        match self.serves.id == LUA.id {
+            true => statements::without_plain_statements(text),
+            false => Given::all(text),
+        }
+    }
+
     fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
         if attempt == 0 { without_typeof(text) } else { None }
     }
@@ -156,11 +165,18 @@ impl Grammar for LuaGrammar {
             {
                 return Next::Over;
             }
-            Lua::Function => declare::function(walk, node),
+            Lua::Function => {
+                declare::function(walk, node);
+                walk.calls_left_out(node);
+            }
             Lua::Assignment => declare::assignment(walk, node),
             Lua::Field => declare::field(walk, node),
-            Lua::FunctionValue if walk.take_declared(node) => {}
-            Lua::FunctionValue => walk.open(Scope::Barrier),
+            Lua::FunctionValue => {
+                if !walk.take_declared(node) {
+                    walk.open(Scope::Barrier);
+                }
+                walk.calls_left_out(node);
+            }
             Lua::TypeDefinition => {
                 declare::type_definition(walk, node);
                 return Next::Over;

@@ -4,6 +4,7 @@
 //! keyword, optional, splat and block parameters, every form of `private` and its kin, attributes,
 //! singleton methods, setters and predicates, forms of `raise`, implicit return.
 
+mod bodies;
 mod declare;
 mod types;
 
@@ -15,8 +16,8 @@ use tree_sitter::Node;
 use crate::languages::shared::{is_test_path, plain_words, skims_calling};
 use crate::model::{Answer, Carrier, Dialect, Doc, NotationId};
 use crate::reading::{
-    CommentForm, CommentPlace, Demand, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary, Walk,
-    kinds,
+    CommentForm, CommentPlace, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary,
+    Walk, kinds,
 };
 
 /// Ruby.
@@ -109,6 +110,10 @@ impl Grammar for RubyGrammar {
 
     fn serves(&self) -> &'static Language {
         &RUBY
+    }
+
+    fn mask<'s>(&self, text: &'s str) -> Given<'s> {
+        bodies::without_plain_bodies(text, &FACTS)
     }
 
     fn comment(&self, text: &str) -> CommentForm {

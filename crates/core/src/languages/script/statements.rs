@@ -11,7 +11,7 @@ use std::sync::LazyLock;
 use aho_corasick::AhoCorasick;
 
 use super::lexer::{self, first_word, is_word, last_word};
-use crate::languages::shared::{literals, plain_words, ranges_without};
+use crate::languages::shared::{inside_comment, literals, plain_words, ranges_without};
 use crate::reading::Given;
 use crate::text::narrow;
 
@@ -169,6 +169,9 @@ impl<'s> Scan<'s> {
         let is_comment = matches!(self.bytes.get(found + 1), Some(b'/' | b'*'));
         if is_comment && self.bytes[frame.code..found].iter().all(u8::is_ascii_whitespace) {
             frame.code = self.at;
+        }
+        if self.bytes.get(found + 1) == Some(&b'*') {
+            self.left_out.extend(inside_comment(found, self.at));
         }
         Some(())
     }

@@ -14,6 +14,9 @@ use super::literals::Literal;
 use crate::reading::Given;
 use crate::text::narrow;
 
+/// What the parser library reads faster than it passes over a gap, in bytes.
+const SHORT_COMMENT: usize = 64;
+
 /// What the pass must know of a language.
 pub(in crate::languages) struct Braces {
     /// Finds texts that a body must not hold to be left out; made once.
@@ -64,7 +67,7 @@ pub(in crate::languages) enum Opens {
     Other,
 }
 
-/// A body that is left out, with what was seen in it.
+/// A body, or the inside of a comment, that is left out, with what was seen in it.
 struct Body {
     inner: std::ops::Range<usize>,
     calls: bool,
@@ -99,6 +102,12 @@ pub(in crate::languages) fn ranges_without(text: &str, left_out: &[std::ops::Ran
     }
     ranges.push(places.range(start, text.len()));
     ranges
+}
+
+/// Returns what of a block comment the grammar needs not read: all but its marks, where it is long.
+pub(in crate::languages) fn inside_comment(start: usize, end: usize) -> Option<std::ops::Range<usize>> {
+    let inner = start + "/**".len()..end.saturating_sub("*/".len());
+    (inner.start + SHORT_COMMENT < inner.end).then_some(inner)
 }
 
 /// Turns offsets that only grow into rows and columns, as the parser wants them.
@@ -181,7 +190,7 @@ impl<'s> Scan<'s> {
             let from = self.at;
             let Some(found) = self.next_sign() else { break };
             match self.bytes[found] {
-                b'/' => self.skip_comment(found),
+                b'/' => out.extend(self.skip_comment(found)),
                 b'#' => self.skip_line_comment(found),
                 b'(' => {
                     self.begin_head(from, found);
@@ -229,12 +238,18 @@ impl<'s> Scan<'s> {
         }
     }
 
-    fn skip_comment(&mut self, found: usize) {
+    /// Passes over a comment; what stands in a long one outside of bodies needs not be read by the grammar.
+    fn skip_comment(&mut self, found: usize) -> Option<Body> {
         match self.bytes.get(found + 1) {
             Some(b'/') => self.skip_line_comment(found),
-            Some(b'*') => self.at = self.behind_block_comment(found),
+            Some(b'*') => {
+                self.at = self.behind_block_comment(found);
+                let inner = self.body.is_none().then(|| inside_comment(found, self.at)).flatten();
+                return inner.map(|inner| Body { inner, calls: false });
+            }
             _ => {}
         }
+        None
     }
 
     fn behind_block_comment(&self, found: usize) -> usize {
@@ -342,8 +357,10 @@ impl<'s> Scan<'s> {
     /// Between a parameter list and its body stand at most the exceptions that the signature declares.
     fn is_head(&self, close: usize, brace: usize) -> bool {
         let between = self.text[close + 1..brace].trim();
-        between.is_empty()
-            || between.strip_prefix("throws").is_some_and(|rest| rest.starts_with(char::is_whitespace))
+        // A signature without a body ends before another brace opens.
+        let declared =
+            |rest: &str| rest.starts_with(char::is_whitespace) && !rest.contains([';', '{', '}', '=']);
+        between.is_empty() || between.strip_prefix("throws").is_some_and(declared)
     }
 
     /// Tells whether the parentheses are those of `new X(…)`, whose block is a class.
@@ -372,9 +389,14 @@ impl<'s> Scan<'s> {
         }
         self.body = None;
         let inner = &self.text[start..found];
-        // Bodies of one statement may be accessors, or constructors that do nothing.
+        // Bodies of one statement may be accessors, or constructors that only call another.
+        let delegates = || inner.contains("super") || inner.contains("this") || inner.contains("base");
         let long = match self.braces.heads {
-            Heads::Parameters => self.seen.statements >= 2,
+            Heads::Parameters => match self.seen.statements {
+                0 => false,
+                1 => self.seen.calls && !delegates(),
+                _ => true,
+            },
             Heads::Words { .. } => inner.trim().contains('\n'),
         };
         let whole = memchr::memmem::find(inner.as_bytes(), b"#if").is_none() || self.is_aligned(start, found);
@@ -424,10 +446,12 @@ mod tests {
             "class A { Object o = new B(1) { int g() { a(); b(); } }; }",
             "class A { B(1) { int g() { a(); b(); } } }",
             "class A { void f() { a(); b();",
+            "interface A { void f() throws E; interface B { void g(int a); void h(int b); } }",
             "class A {\n#if X\nvoid f() {\n#else\nvoid g() {\n#endif\na(); b(); } }",
         ] {
             let inner = given(kept);
             assert!(inner == kept || inner.contains("int g()"), "{kept}: {inner}");
+            assert!(!kept.starts_with("interface") || inner == kept, "{kept}: {inner}");
         }
     }
 

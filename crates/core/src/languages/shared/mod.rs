@@ -12,7 +12,9 @@ mod tests_named;
 
 use crate::reading::{Action, Grammar};
 
-pub(super) use bodies::{Braces, Heads, Opens, plain_words, ranges_without, without_plain_bodies};
+pub(super) use bodies::{
+    Braces, Heads, Opens, inside_comment, plain_words, ranges_without, without_plain_bodies,
+};
 pub(super) use branches::first_branches;
 pub(super) use c_like::{block_form, opens_with_tag};
 pub(super) use conditions::{note_guard, note_guard_in, note_guarded, raises_made, refuses_null};
