@@ -23,6 +23,10 @@ static FACTS: LazyLock<AhoCorasick> = LazyLock::new(|| {
     ])
 });
 
+/// What declares types inside a function.
+static TYPES: LazyLock<AhoCorasick> =
+    LazyLock::new(|| plain_words(&["type ", "interface ", "enum ", "namespace ", "module ", "declare "]));
+
 /// What may call code that is not seen.
 static CALLS: LazyLock<AhoCorasick> = LazyLock::new(|| plain_words(&["(", "await", "new", "`"]));
 
@@ -37,6 +41,12 @@ const CONTROL: &[&str] = &["if", "for", "while", "switch", "catch", "with", "awa
 
 /// Words directly before a block.
 const BEFORE_BLOCK: &[&str] = &["else", "try", "finally", "do", "catch"];
+
+/// Words that go on with a statement behind a block of it.
+const GOES_ON: &[&str] = &["else", "catch", "finally", "while"];
+
+/// Words that begin a statement with blocks which may be left out as a whole.
+const BLOCKS: &[&str] = &["if", "for", "switch", "try"];
 
 /// As far before its brace the word of a class may stand, in bytes.
 const LONGEST_HEAD: usize = 400;
@@ -72,6 +82,9 @@ struct Frame {
     start: usize,
     /// Where its first word may be.
     code: usize,
+    /// Where the statement begins of which a block has ended and another follows (`if` with `else`, `try` with `catch`),
+    /// and whether another was passed before it.
+    chain: Option<(usize, bool)>,
     /// There are braces in its current statement.
     has_braces: bool,
     /// A statement of it was passed.
@@ -85,12 +98,6 @@ struct Frame {
 /// Decides what the grammar is given of `text`; with types in it, braces may hold members of a type.
 pub(super) fn without_plain_statements(text: &str, typed: bool) -> Given<'_> {
     let given = Given::all(text);
-    // Text between tags may hold any sign.
-    if memchr::memmem::find(text.as_bytes(), b"</").is_some()
-        || memchr::memmem::find(text.as_bytes(), b"/>").is_some()
-    {
-        return given;
-    }
     match Scan::new(text, typed).run() {
         Some((left_out, calls)) if !left_out.is_empty() => {
             given.leaving_out(ranges_without(text, &left_out), calls)
@@ -121,6 +128,7 @@ impl<'s> Scan<'s> {
             base: 0,
             start: 0,
             code: 0,
+            chain: None,
             has_braces: false,
             has_first: false,
             ends: Ends::Nothing,
@@ -164,6 +172,10 @@ impl<'s> Scan<'s> {
     }
 
     fn slash(&mut self, found: usize) -> Option<()> {
+        // Text between tags may hold any sign.
+        if self.bytes.get(found + 1) == Some(&b'>') || self.bytes[..found].ends_with(b"<") {
+            return None;
+        }
         self.at = lexer::behind_slash(self.text, found)?;
         let frame = self.frames.last_mut()?;
         let is_comment = matches!(self.bytes.get(found + 1), Some(b'/' | b'*'));
@@ -182,7 +194,10 @@ impl<'s> Scan<'s> {
         let in_code = frame.holds == Holds::Statements;
         let level = self.open.len() == frame.base;
         let head = self.text[frame.code..found].trim_start();
-        let first = first_word(head);
+        let first = match first_word(head) {
+            "else" => first_word(head["else".len()..].trim_start()),
+            first => first,
+        };
         // A class may extend what a call makes; its head is not long.
         let near = &self.bytes[frame.start.max(found.saturating_sub(LONGEST_HEAD)).min(found)..found];
         let is_class = || memchr::memmem::find(near, b"class").is_some();
@@ -223,6 +238,7 @@ impl<'s> Scan<'s> {
             base: self.open.len(),
             start: found + 1,
             code: found + 1,
+            chain: None,
             has_braces: false,
             has_first: false,
             ends,
@@ -281,6 +297,9 @@ impl<'s> Scan<'s> {
         if frame.calls {
             self.calls.push(narrow(frame.brace));
         }
+        if frame.ends == Ends::Block {
+            self.end_blocks(found, frame.calls);
+        }
         let outer = self.frames.last_mut()?;
         if frame.ends != Ends::Nothing {
             (outer.start, outer.code) = (found + 1, found + 1);
@@ -289,6 +308,27 @@ impl<'s> Scan<'s> {
             outer.has_first = frame.ends == Ends::Block;
         }
         Some(())
+    }
+
+    /// A block ends that may be the last of its statement: a whole one without any fact is left out.
+    fn end_blocks(&mut self, found: usize, calls: bool) {
+        let Some(outer) = self.frames.last_mut() else { return };
+        let (start, has_first) = outer.chain.take().unwrap_or((outer.start, outer.has_first));
+        let follows = first_word(self.text[found + 1..].trim_start());
+        if GOES_ON.contains(&follows) {
+            outer.chain = Some((start, has_first));
+            return;
+        }
+        let statement = &self.text[start..=found];
+        let whole = outer.holds == Holds::Statements && has_first;
+        let tells = |text: &str| FACTS.is_match(text) || (self.typed && TYPES.is_match(text));
+        if whole && BLOCKS.contains(&first_word(statement.trim_start())) && !tells(statement) {
+            outer.calls |= calls || CALLS.is_match(statement);
+            while self.left_out.last().is_some_and(|last| last.start >= start) {
+                self.left_out.pop();
+            }
+            self.left_out.push(start..found + 1);
+        }
     }
 
     fn semicolon(&mut self, found: usize) -> Option<()> {
@@ -300,6 +340,7 @@ impl<'s> Scan<'s> {
         let statement = self.text.get(range.clone())?;
         let first = first_word(self.text[frame.code..found].trim_start());
         (frame.start, frame.code) = (found + 1, found + 1);
+        frame.chain = None;
         let (is_first, had_braces) = (!frame.has_first, frame.has_braces);
         frame.has_first = true;
         frame.has_braces = false;
@@ -338,11 +379,13 @@ mod tests {
                 "function f() { if (a) { b(); c(); } else { d(); e(); } if (g) h(); try { i(); j(); } catch (k) { throw k; } }",
                 "function f() { if (a) { b(); } else { d(); } try { i(); } catch (k) { throw k; } }",
             ),
-            ("function f() { a = '}'; b(/[/}]/g); c(`${d({})}}`); e = 4 / 2; }", "function f() { a = '}'; }"),
             (
-                "function f() { a(); switch (b) { case 1: c(); d(); break; } e(); }",
-                "function f() { a(); switch (b) { case 1: c(); } }",
+                "function f() { a = '</p>'; b(); /* </p> */ c(); }",
+                "function f() { a = '</p>'; /* </p> */ c(); }",
             ),
+            ("function f() { a = '</p>'; b('/>'); return c; }", "function f() { a = '</p>'; return c; }"),
+            ("function f() { a = '}'; b(/[/}]/g); c(`${d({})}}`); e = 4 / 2; }", "function f() { a = '}'; }"),
+            ("function f() { a(); switch (b) { case 1: c(); d(); break; } e(); }", "function f() { a(); }"),
         ] {
             assert_eq!(given(text, false), wanted);
             assert_eq!(given(text, true), wanted);
@@ -366,6 +409,8 @@ mod tests {
             "x = { get a() { return 1; }, b: 2 };",
             "function f() { a(); b(\n",
             "function f() { a(); b = <p>it's; c();</p>; d(); }",
+            "function f() { a(); b = <p>it's</p>; c(); d = '</p>'; }",
+            "function f() { a(); b = <C d='e' />; c(); }",
         ] {
             assert_eq!(given(text, false), text);
             assert_eq!(given(text, true), text);
@@ -378,6 +423,7 @@ mod tests {
             "type F = (a: b) => { c: string; d(): void; e: f };",
             "interface A { f: (a: b) => { c: string; d(): void; }; g(): void; h: i; }",
             "function f(a: () => { c: string; d(): void; }): { e: string; f(): void; g: h } { return a(); }",
+            "function f() { a(); if (b) { type C = d; } return e; }",
             "declare module 'a' { let b: c; let d: e; let f: g; }",
             "function f() { a(); type B = c; interface D { e: f; g: h; } return a; }",
         ] {
