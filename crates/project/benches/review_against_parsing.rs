@@ -1,8 +1,8 @@
 //! A whole review against bare parsing of the same files, in one run.
 //!
 //! Both sides read the files from disk, with two workers each, and take turns; the ratio of the medians is
-//! what counts. `VINEQUILL_BENCH=DIR` names the sources; without it the demo project is taken many times
-//! over, which says little of real code.
+//! what counts. Both allocate by the system's allocator, where the program has a faster one. `VINEQUILL_BENCH=DIR`
+//! names the sources; without it the demo project is taken many times over, which says little of real code.
 
 use std::cmp::Reverse;
 use std::path::{Path, PathBuf};
@@ -13,10 +13,6 @@ use vinequill_core::reading::Parsers;
 use vinequill_core::settings::{Config, Overrides, Settings};
 use vinequill_core::text::Source;
 use vinequill_project::{Found, Nested, Selection, Texts, Work, find_files, read, review_files};
-
-/// As in the program; the parser library allocates by it as well, so that both sides do.
-#[global_allocator]
-static ALLOCATOR: mimalloc::MiMalloc = mimalloc::MiMalloc;
 
 const WORKERS: usize = 2;
 const ROUNDS: usize = 9;

@@ -116,6 +116,8 @@ struct Scan<'s> {
     /// The last pair of parentheses that was closed.
     last_pair: (usize, usize),
     frames: Vec<Frame>,
+    /// Where the last brace opened that is not one of a block.
+    last_object: Option<usize>,
     left_out: Vec<Range<usize>>,
     calls: Vec<u32>,
 }
@@ -142,6 +144,7 @@ impl<'s> Scan<'s> {
             open: Vec::new(),
             last_pair: (0, 0),
             frames: vec![file],
+            last_object: None,
             left_out: Vec::new(),
             calls: Vec::new(),
         }
@@ -232,6 +235,9 @@ impl<'s> Scan<'s> {
             _ => (Holds::Other, ends(Ends::Declaration, level && first == "class")),
         };
         self.frames.last_mut().expect("the file is never closed").has_braces = true;
+        if ends != Ends::Block {
+            self.last_object = Some(found);
+        }
         self.frames.push(Frame {
             holds,
             brace: found,
@@ -320,7 +326,9 @@ impl<'s> Scan<'s> {
             return;
         }
         let statement = &self.text[start..=found];
-        let whole = outer.holds == Holds::Statements && has_first;
+        // Objects may hold methods.
+        let blocks_alone = self.last_object.is_none_or(|object| object < start);
+        let whole = outer.holds == Holds::Statements && has_first && blocks_alone;
         let tells = |text: &str| FACTS.is_match(text) || (self.typed && TYPES.is_match(text));
         if whole && BLOCKS.contains(&first_word(statement.trim_start())) && !tells(statement) {
             outer.calls |= calls || CALLS.is_match(statement);
@@ -423,6 +431,7 @@ mod tests {
             "type F = (a: b) => { c: string; d(): void; e: f };",
             "interface A { f: (a: b) => { c: string; d(): void; }; g(): void; h: i; }",
             "function f(a: () => { c: string; d(): void; }): { e: string; f(): void; g: h } { return a(); }",
+            "function f() { a(); if (b) { c({ d(e) { g(); } }); } return e; }",
             "function f() { a(); if (b) { type C = d; } return e; }",
             "declare module 'a' { let b: c; let d: e; let f: g; }",
             "function f() { a(); type B = c; interface D { e: f; g: h; } return a; }",
