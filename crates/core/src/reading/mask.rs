@@ -10,7 +10,7 @@ use tree_sitter::Range;
 use crate::text::Span;
 
 /// How many gaps between its ranges the parser library is handed at most.
-const MOST_GAPS: usize = 256;
+const MOST_GAPS: usize = 64;
 
 /// The text and ranges that a grammar is given.
 #[derive(Clone, Debug)]

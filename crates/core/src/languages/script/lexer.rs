@@ -89,6 +89,18 @@ pub(super) fn first_word(text: &str) -> &str {
     &text[..text.bytes().position(|byte| !is_word(byte)).unwrap_or(text.len())]
 }
 
+/// Returns the word that follows an offset, white space and comments set aside; empty when it is none.
+pub(super) fn next_word(text: &str, mut at: usize) -> &str {
+    loop {
+        let rest = text[at..].trim_start();
+        if !rest.starts_with("//") && !rest.starts_with("/*") {
+            return first_word(rest);
+        }
+        let Some(end) = behind_slash(text, text.len() - rest.len()) else { return "" };
+        at = end;
+    }
+}
+
 /// Returns the offset behind a regular expression (ECMA-262, "Regular Expression Literals"); nothing when it does not
 /// end on its line.
 fn behind_regex(bytes: &[u8], open: usize) -> Option<usize> {

@@ -320,7 +320,7 @@ impl<'s> Scan<'s> {
     fn end_blocks(&mut self, found: usize, calls: bool) {
         let Some(outer) = self.frames.last_mut() else { return };
         let (start, has_first) = outer.chain.take().unwrap_or((outer.start, outer.has_first));
-        let follows = first_word(self.text[found + 1..].trim_start());
+        let follows = lexer::next_word(self.text, found + 1);
         if GOES_ON.contains(&follows) {
             outer.chain = Some((start, has_first));
             return;
@@ -355,7 +355,7 @@ impl<'s> Scan<'s> {
         if frame.holds == Holds::Other || is_first || had_braces || FACTS.is_match(statement) {
             return Some(());
         }
-        if DEPENDENT.contains(&first) || first_word(self.text[found + 1..].trim_start()) == "else" {
+        if DEPENDENT.contains(&first) || lexer::next_word(self.text, found + 1) == "else" {
             return Some(());
         }
         frame.calls |= CALLS.is_match(statement);
