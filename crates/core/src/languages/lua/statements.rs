@@ -115,6 +115,10 @@ impl<'s> Scan<'s> {
                     self.after_operand = true;
                 }
                 b'(' | b'[' | b'{' => {
+                    if byte == b'(' && self.begins_block() {
+                        // Behind another statement it would call what that one ends with.
+                        self.blocks.last_mut()?.statement = Some(start);
+                    }
                     self.at += 1;
                     self.brackets += 1;
                     self.after_operand = false;
@@ -263,6 +267,13 @@ impl<'s> Scan<'s> {
         })
     }
 
+    /// Tells whether the first statement of a block would begin here.
+    fn begins_block(&self) -> bool {
+        self.blocks
+            .last()
+            .is_some_and(|top| top.head == Head::Read && top.base == self.brackets && top.statement.is_none())
+    }
+
     fn note_fact(&mut self, at: usize) {
         self.fact = Some(at);
     }
@@ -380,6 +391,7 @@ mod tests {
     #[test]
     fn statements_end_where_the_next_begins() {
         for (text, wanted) in [
+            ("function f(a) (a.load or a):weigh(1) return a end", "function f(a)  return a end"),
             // A call goes on over lines, an operator as well.
             (
                 "function f(a)\n  weigh\n  (a.load)\n  .name = a\n    or b\n  return a\nend",
