@@ -167,6 +167,7 @@ const TABLE: &[Tag] = &[
     ("source", Meaning::Mark),
     ("spec", Meaning::Mark),
     ("static", Meaning::Mark),
+    ("staticvar", Meaning::Mark),
     ("subpackage", Meaning::Mark),
     ("summary", Meaning::Mark),
     ("test", Meaning::Mark),

@@ -203,6 +203,9 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
         }
         let Some(element) = element_at(text, start) else { continue };
         at = element.end;
+        if is_quoted(text, start, element.end) {
+            continue;
+        }
         if element.closes {
             match open.iter().rposition(|(name, ..)| *name == element.name) {
                 Some(place) => {
@@ -228,6 +231,12 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
         let repair = second.map(|second| Edit { span: joined.span(second, second), text: "/".to_owned() });
         findings.report(joined.span(from, upto), &name, message).mend(repair);
     }
+}
+
+/// Tells whether quotation marks around an element make it a value that is spoken of.
+fn is_quoted(text: &str, start: usize, end: usize) -> bool {
+    let quote = text[..start].chars().next_back().filter(|c| matches!(c, '\'' | '"'));
+    quote.is_some() && text[end..].chars().next() == quote
 }
 
 /// Finds elements that were opened a second time where they were to be closed, as in `<b>load<b>`: where each

@@ -170,6 +170,15 @@ const NOTHING: &[&str] = &[
     "no return value",
 ];
 
+/// Types that hold the value which comes back where nothing is said to.
+const HOLD_NOTHING: &[&str] = &["null", "nil", "none", "undefined", "mixed", "any", "unknown", "optional"];
+
+/// Tells whether a type, of several parts perhaps, holds the value that comes back where nothing is said to.
+fn holds_nothing(ty: &str) -> bool {
+    ty.starts_with('?')
+        || ty.split(|c: char| !c.is_alphanumeric() && c != '_').any(|part| HOLD_NOTHING.contains(&part))
+}
+
 fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     let text = context.text_of(entry).to_lowercase();
     let ty = entry.ty.map(|ty| context.slice(ty).to_lowercase()).unwrap_or_default();
@@ -183,10 +192,15 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     // What comes back can be awaited, and gives nothing then.
     let awaited = !matches!(declared, "" | "void" | "None") && speaks_of_settling;
     // Where the signature leaves the type open, one that holds nothing is only waited for as well.
-    let holds_nothing = ["promise", "promise<>", "promise<void>", "promise<undefined>", "promise<null>"]
-        .contains(&ty.as_str());
-    let awaited = awaited || (declared.is_empty() && holds_nothing && is_asynchronous(context));
+    let settles_with_nothing =
+        ["promise", "promise<>", "promise<void>", "promise<undefined>", "promise<null>"]
+            .contains(&ty.as_str());
+    let awaited = awaited || (declared.is_empty() && settles_with_nothing && is_asynchronous(context));
+    // Where no type is declared, a callable without a word about it gives back the value for nothing.
+    let admitted =
+        declared.is_empty() && context.declaration().kind != Kind::Constructor && holds_nothing(&ty);
     awaited
+        || admitted
         || only_when.iter().any(|words| text.contains(words))
         || NOTHING.contains(&bare(&ty).as_str())
         || NOTHING.contains(&bare(&text).as_str())
