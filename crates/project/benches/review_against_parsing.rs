@@ -1,8 +1,8 @@
 //! A whole review against bare parsing of the same files, in one run.
 //!
 //! Both sides read the files from disk, with two workers each, and take turns; the ratio of the medians is
-//! what counts. Both allocate by the system's allocator, where the program has a faster one. `VINEQUILL_BENCH=DIR`
-//! names the sources; without it the demo project is taken many times over, which says little of real code.
+//! what counts. `VINEQUILL_BENCH=DIR` names the sources; without it the demo project is taken many times
+//! over, which says little of real code.
 
 use std::cmp::Reverse;
 use std::path::{Path, PathBuf};
