@@ -389,8 +389,18 @@ fn reads_like_a_description(text: &str) -> bool {
     let remark = [
         " because ", " we ", " i ", "we'", "i'm", "workaround", "in order to", "needs to be", "must be ",
         "not permitted", "presently", "for now", "so that ", "otherwise ", "as it ", "due to", "mark:",
-        "mark -", " hack", "note:", "note that", "go ahead", "should be ",
+        "mark -", " hack", "note:", "note that", "go ahead", "should be ", "required by", "needed by",
+        "compatibility with", "backward", "testability", "for testing", "for tests", "when editing", " my ",
+        "might ", " odd ", "for plugins", "should never", "assumes ",
     ];
+    // What begins so leads elsewhere, or says what for.
+    let leads = lower.trim_start_matches(|c: char| !c.is_alphabetic());
+    let leads_away = ["see ", "cf. ", "cf ", "for ", "same as ", "as above", "may ", "separate "]
+        .iter()
+        .any(|words| leads.starts_with(words))
+        && !["see if ", "see whether ", "for each ", "for every "]
+            .iter()
+            .any(|words| leads.starts_with(words));
     let begins = first.starts_with(|c: char| !c.is_lowercase())
         || matches!(
             first,
@@ -400,6 +410,7 @@ fn reads_like_a_description(text: &str) -> bool {
     !numbered
         && !speaks_of_several(&lower)
         && begins
+        && !leads_away
         && !lower.contains("only used")
         && !remark.iter().any(|mark| lower.contains(mark))
         && reads_as_documentation(text)
@@ -412,12 +423,14 @@ fn speaks_of_several(lower: &str) -> bool {
     let groups = [
         "functions", "methods", "macros", "types", "constants", "routines", "definitions", "prototypes",
         "declarations", "structures", "helpers", "utilities", "constructors", "accessors", "getters",
-        "setters", "overloads", "operators", "implementations", "interfaces", "classes",
+        "setters", "overloads", "operators", "implementations", "interfaces", "classes", "events",
+        "attributes", "properties", "fields", "members", "variables",
     ];
     let heads = words.first().is_some_and(|word| matches!(*word, "the" | "these" | "following"))
         && words.iter().take(2).any(|word| matches!(*word, "following" | "these"));
     let named = words.last().is_some_and(|word| groups.contains(word)) && words.len() <= 6;
-    heads || named
+    let opens = words.first().is_some_and(|word| groups.contains(word));
+    heads || named || opens
 }
 
 /// Tells whether an ordinary comment reads like documentation: no divider, licence, directive,
@@ -467,6 +480,12 @@ mod tests {
         assert!(!reads_like_a_description("// The class is open because crates inherit it."));
         assert!(!reads_like_a_description("// disable the second scale"));
         assert!(!reads_like_a_description("// MARK: - Scales and crates"));
+        assert!(reads_like_a_description("// See if a crate is weighed"));
+        assert!(!reads_like_a_description("// See the scales above"));
+        assert!(!reads_like_a_description("// For older crates of plugins"));
+        assert!(!reads_like_a_description("// Separate method for testability"));
+        assert!(!reads_like_a_description("// Events of weighing and loading"));
+        assert!(!reads_like_a_description("// Crate loading events"));
         assert!(!reads_like_a_description("/* The following functions read crate tags */"));
         assert!(!reads_like_a_description("// Crate tag helper functions"));
         assert!(!reads_like_a_description("// 7.2.1 Scales of the press"));
