@@ -11,6 +11,8 @@ use crate::text::Span;
 pub fn block_lines(text: &str, span: Span, open: usize, close: usize) -> Vec<Span> {
     let whole = &text[span.range()];
     let end = whole.len().saturating_sub(close).max(open.min(whole.len()));
+    // Of a comment that never ends, the last bytes are text.
+    let end = if whole.is_char_boundary(end) { end } else { whole.len() };
     let inner = &whole[open.min(whole.len())..end];
     let base = span.start as usize + open.min(whole.len());
     let mut lines = Vec::new();
@@ -71,6 +73,7 @@ mod tests {
         assert_eq!(lines_of("/** One.\n   *   two\r\n   */"), [" One.", "   two", "   "]);
         assert_eq!(lines_of("/** One.\n    two **/"), [" One.", "    two "]);
         assert_eq!(lines_of("/***/"), [""]);
+        assert_eq!(lines_of("/** One é∂𝄞"), [" One é∂𝄞"]);
     }
 
     #[test]

@@ -166,7 +166,7 @@ impl<'s> Scan<'s> {
         if self.functions == 0 {
             // The marks of a long comment of no level are as long as those of a block comment, and one more.
             let plain = long && self.bytes.get(start + 3) == Some(&b'[');
-            self.left_out.extend(plain.then(|| inside_comment(start + 1, self.at)).flatten());
+            self.left_out.extend(plain.then(|| inside_comment(self.text, start + 1, self.at)).flatten());
         } else {
             self.note_fact(start);
         }

@@ -186,7 +186,7 @@ impl<'s> Scan<'s> {
             frame.code = self.at;
         }
         if self.bytes.get(found + 1) == Some(&b'*') {
-            self.left_out.extend(inside_comment(found, self.at));
+            self.left_out.extend(inside_comment(self.text, found, self.at));
         }
         Some(())
     }

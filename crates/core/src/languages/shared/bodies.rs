@@ -105,8 +105,15 @@ pub(in crate::languages) fn ranges_without(text: &str, left_out: &[std::ops::Ran
 }
 
 /// Returns what of a block comment the grammar needs not read: all but its marks, where it is long.
-pub(in crate::languages) fn inside_comment(start: usize, end: usize) -> Option<std::ops::Range<usize>> {
-    let inner = start + "/**".len()..end.saturating_sub("*/".len());
+pub(in crate::languages) fn inside_comment(
+    text: &str,
+    start: usize,
+    end: usize,
+) -> Option<std::ops::Range<usize>> {
+    // The third byte may be one of several of a character, and where the comment never ends the last as well.
+    let is_boundary = |at: &usize| text.is_char_boundary(*at);
+    let from = (start + "/**".len()..=end).find(is_boundary)?;
+    let inner = from..(from..=end.saturating_sub("*/".len())).rev().find(is_boundary)?;
     (inner.start + SHORT_COMMENT < inner.end).then_some(inner)
 }
 
@@ -244,7 +251,7 @@ impl<'s> Scan<'s> {
             Some(b'/') => self.skip_line_comment(found),
             Some(b'*') => {
                 self.at = self.behind_block_comment(found);
-                let inner = self.body.is_none().then(|| inside_comment(found, self.at)).flatten();
+                let inner = self.body.is_none().then(|| inside_comment(self.text, found, self.at)).flatten();
                 return inner.map(|inner| Body { inner, calls: false });
             }
             _ => {}
@@ -490,6 +497,19 @@ mod tests {
             ("fun a() {\n b(\"\n}\n", ""),
         ] {
             assert_eq!(left(text), wanted, "{text}");
+        }
+    }
+
+    #[test]
+    fn insides_of_long_comments_are_left_out() {
+        let long = "é".repeat(50);
+        for (text, wanted) in [
+            (format!("/**{long}*/ class A {{}}"), "/***/ class A {}".to_owned()),
+            (format!("/*{long}*/ class A {{}}"), "/*é*/ class A {}".to_owned()),
+            (format!("/* {long} */ /** short */"), "/* */ /** short */".to_owned()),
+            (format!("class A {{}} /*{long}"), "class A {} /*éé".to_owned()),
+        ] {
+            assert_eq!(given(&text), wanted);
         }
     }
 
