@@ -86,6 +86,15 @@ impl<'s> Given<'s> {
         &self.ranges
     }
 
+    /// Returns what is given, one range behind the other.
+    #[cfg(test)]
+    pub(crate) fn shown(&self) -> String {
+        match &self.ranges[..] {
+            [] => self.text.to_string(),
+            ranges => ranges.iter().map(|range| &self.text[range.start_byte..range.end_byte]).collect(),
+        }
+    }
+
     /// Returns what the parser library is handed: this text, and not more ranges than it copes with.
     ///
     /// The library looks through the ranges in order at every token, so that thousands of them would make its

@@ -7,7 +7,7 @@
 
 use std::ops::Range;
 
-use crate::languages::shared::{inside_comment, ranges_without};
+use crate::languages::shared::{inside_comment, without_found};
 use crate::reading::Given;
 use crate::text::narrow;
 
@@ -47,13 +47,7 @@ struct Block {
 
 /// Decides what the grammar is given of `text`, which is Lua without types.
 pub(super) fn without_plain_statements(text: &str) -> Given<'_> {
-    let given = Given::all(text);
-    match Scan::new(text).run() {
-        Some((left_out, calls)) if !left_out.is_empty() => {
-            given.leaving_out(ranges_without(text, &left_out), calls)
-        }
-        _ => given,
-    }
+    without_found(Given::all(text), text, Scan::new(text).run())
 }
 
 struct Scan<'s> {
@@ -196,9 +190,9 @@ impl<'s> Scan<'s> {
             "if" => self.open(Head::Word("then"), None),
             "while" | "for" => self.open(Head::Word("do"), None),
             "repeat" => self.open(Head::Read, None),
-            "do" if self.waits_for("do") => self.begin_statements()?,
+            "do" if self.waits_for("do") => self.begin_statements(),
             "do" => self.open(Head::Read, None),
-            "then" if self.waits_for("then") => self.begin_statements()?,
+            "then" if self.waits_for("then") => self.begin_statements(),
             "then" => return None,
             "elseif" | "else" => {
                 self.end_statement();
@@ -241,9 +235,10 @@ impl<'s> Scan<'s> {
         self.blocks.last().is_some_and(|top| top.head == Head::Word(word) && top.base == self.brackets)
     }
 
-    fn begin_statements(&mut self) -> Option<()> {
-        self.blocks.last_mut()?.head = Head::Read;
-        Some(())
+    fn begin_statements(&mut self) {
+        if let Some(top) = self.blocks.last_mut() {
+            top.head = Head::Read;
+        }
     }
 
     /// A list of parameters is behind a bracket that closes at the level of its function.
@@ -336,11 +331,7 @@ mod tests {
 
     /// Returns what the grammar is given.
     fn given(text: &str) -> String {
-        let given = without_plain_statements(text);
-        match given.ranges() {
-            [] => text.to_owned(),
-            ranges => ranges.iter().map(|range| &text[range.start_byte..range.end_byte]).collect(),
-        }
+        without_plain_statements(text).shown()
     }
 
     #[test]

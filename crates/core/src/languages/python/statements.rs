@@ -10,7 +10,7 @@ use std::sync::LazyLock;
 
 use aho_corasick::AhoCorasick;
 
-use crate::languages::shared::{plain_words, ranges_without};
+use crate::languages::shared::{plain_words, without_found};
 use crate::reading::Given;
 use crate::text::narrow;
 
@@ -56,10 +56,7 @@ pub(super) fn without_plain_statements(text: &str) -> Given<'_> {
         }
         left_out.extend(plain);
     }
-    if left_out.is_empty() {
-        return given;
-    }
-    given.leaving_out(ranges_without(text, &left_out), calls)
+    without_found(given, text, Some((left_out, calls)))
 }
 
 /// Returns the statements of a body that hold no fact, those that stay all the same set aside.
@@ -191,11 +188,7 @@ mod tests {
 
     /// Returns what the grammar is given.
     fn given(text: &str) -> String {
-        let given = without_plain_statements(text);
-        match given.ranges() {
-            [] => text.to_owned(),
-            ranges => ranges.iter().map(|range| &text[range.start_byte..range.end_byte]).collect(),
-        }
+        without_plain_statements(text).shown()
     }
 
     #[test]

@@ -9,7 +9,7 @@ use std::ops::Range;
 
 use aho_corasick::AhoCorasick;
 
-use crate::languages::shared::ranges_without;
+use crate::languages::shared::without_found;
 use crate::reading::Given;
 
 /// Bodies that the parser library reads faster than it passes over a gap, in bytes.
@@ -18,7 +18,6 @@ const SHORT: usize = 48;
 /// Decides what the grammar is given of `text`. `facts` finds what a body must not hold; a number sign that opens an
 /// expression in a string is none.
 pub(super) fn without_plain_bodies<'s>(text: &'s str, facts: &AhoCorasick) -> Given<'s> {
-    let given = Given::all(text);
     let mut left_out: Vec<Range<usize>> = Vec::new();
     let mut lines = Lines { text, at: 0 };
     while let Some(line) = lines.next() {
@@ -32,7 +31,7 @@ pub(super) fn without_plain_bodies<'s>(text: &'s str, facts: &AhoCorasick) -> Gi
             left_out.push(body);
         }
     }
-    if left_out.is_empty() { given } else { given.leaving_out(ranges_without(text, &left_out), Vec::new()) }
+    without_found(Given::all(text), text, Some((left_out, Vec::new())))
 }
 
 /// The lines of a text from an offset on, their ends included.
@@ -120,11 +119,7 @@ mod tests {
     /// Returns what the grammar is given.
     fn given(text: &str) -> String {
         let facts = plain_words(&["raise", "return", "#"]);
-        let given = without_plain_bodies(text, &facts);
-        match given.ranges() {
-            [] => text.to_owned(),
-            ranges => ranges.iter().map(|range| &text[range.start_byte..range.end_byte]).collect(),
-        }
+        without_plain_bodies(text, &facts).shown()
     }
 
     const LONG: &str = "crates.each do |crate|\n      weigh(crate, \"#{crate.name} of #{all}\")\n    end\n";

@@ -11,7 +11,7 @@ use std::sync::LazyLock;
 use aho_corasick::AhoCorasick;
 
 use super::lexer::{self, first_word, is_word, last_word};
-use crate::languages::shared::{inside_comment, literals, plain_words, ranges_without};
+use crate::languages::shared::{inside_comment, literals, plain_words, without_found};
 use crate::reading::Given;
 use crate::text::narrow;
 
@@ -97,13 +97,7 @@ struct Frame {
 
 /// Decides what the grammar is given of `text`; with types in it, braces may hold members of a type.
 pub(super) fn without_plain_statements(text: &str, typed: bool) -> Given<'_> {
-    let given = Given::all(text);
-    match Scan::new(text, typed).run() {
-        Some((left_out, calls)) if !left_out.is_empty() => {
-            given.leaving_out(ranges_without(text, &left_out), calls)
-        }
-        _ => given,
-    }
+    without_found(Given::all(text), text, Scan::new(text, typed).run())
 }
 
 struct Scan<'s> {
@@ -370,11 +364,7 @@ mod tests {
 
     /// Returns what the grammar is given.
     fn given(text: &str, typed: bool) -> String {
-        let given = without_plain_statements(text, typed);
-        match given.ranges() {
-            [] => text.to_owned(),
-            ranges => ranges.iter().map(|range| &text[range.start_byte..range.end_byte]).collect(),
-        }
+        without_plain_statements(text, typed).shown()
     }
 
     #[test]

@@ -79,13 +79,27 @@ pub(in crate::languages) fn without_plain_bodies<'s>(
     text: &str,
     braces: &Braces,
 ) -> Given<'s> {
-    let Some(bodies) = Scan::new(text, braces).bodies() else { return given };
-    if bodies.is_empty() {
-        return given;
+    let found = Scan::new(text, braces).bodies().map(|bodies| {
+        let calls =
+            bodies.iter().filter(|body| body.calls).map(|body| narrow(body.inner.start - 1)).collect();
+        (bodies.into_iter().map(|body| body.inner).collect(), calls)
+    });
+    without_found(given, text, found)
+}
+
+/// Leaves out of what is given of `text` what a pass found to tell nothing, sorted, and notes where that called
+/// something; nothing when the pass lost its bearings.
+pub(in crate::languages) fn without_found<'s>(
+    given: Given<'s>,
+    text: &str,
+    found: Option<(Vec<std::ops::Range<usize>>, Vec<u32>)>,
+) -> Given<'s> {
+    match found {
+        Some((left_out, calls)) if !left_out.is_empty() => {
+            given.leaving_out(ranges_without(text, &left_out), calls)
+        }
+        _ => given,
     }
-    let calls = bodies.iter().filter(|body| body.calls).map(|body| narrow(body.inner.start - 1)).collect();
-    let left_out: Vec<_> = bodies.into_iter().map(|body| body.inner).collect();
-    given.leaving_out(ranges_without(text, &left_out), calls)
 }
 
 /// Returns the ranges of `text` that are left when some, which are sorted and disjoint, are taken out.
@@ -429,11 +443,7 @@ mod tests {
 
     /// Returns what the grammar is given.
     fn given(text: &str) -> String {
-        let given = without_plain_bodies(Given::all(text), text, &BRACES);
-        if given.ranges().is_empty() {
-            return text.to_owned();
-        }
-        given.ranges().iter().map(|range| &text[range.start_byte..range.end_byte]).collect()
+        without_plain_bodies(Given::all(text), text, &BRACES).shown()
     }
 
     #[test]

@@ -13,7 +13,7 @@ mod tests_named;
 use crate::reading::{Action, Grammar};
 
 pub(super) use bodies::{
-    Braces, Heads, Opens, inside_comment, plain_words, ranges_without, without_plain_bodies,
+    Braces, Heads, Opens, inside_comment, plain_words, ranges_without, without_found, without_plain_bodies,
 };
 pub(super) use branches::first_branches;
 pub(super) use c_like::{block_form, opens_with_tag};
