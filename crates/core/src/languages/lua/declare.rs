@@ -126,6 +126,19 @@ fn note_local(walk: &mut Walk<'_, Lua>, name: Node<'_>) {
     walk.notes.push((at, None, format_smolstr!("local {text}")));
 }
 
+/// Notes names that are declared without values: `local f`, given its function further down.
+pub(super) fn bare_locals<'t>(walk: &mut Walk<'t, Lua>, names: Node<'t>) {
+    let declared = walk.parent(names).is_some_and(|statement| {
+        walk.kind(statement) == Some(Lua::Variables) && is_local(statement)
+    });
+    if !declared || walk.in_code() {
+        return;
+    }
+    for name in walk.children_of(names, Lua::Identifier) {
+        note_local(walk, name);
+    }
+}
+
 /// Declares the functions that an assignment gives names; also notes local names and later exports.
 pub(super) fn assignment<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
     let mut parts = walk.children(node).into_iter();

@@ -15,6 +15,7 @@ kinds! {
         Identifier = "identifier",
         List = "expression_list",
         MethodName = "method_index_expression",
+        Names = "variable_list",
         Parameter = "parameter",
         Parameters = "parameters",
         Return = "return_statement",

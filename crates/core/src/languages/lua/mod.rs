@@ -170,6 +170,7 @@ impl Grammar for LuaGrammar {
                 walk.calls_left_out(node);
             }
             Lua::Assignment => declare::assignment(walk, node),
+            Lua::Names => declare::bare_locals(walk, node),
             Lua::Field => declare::field(walk, node),
             Lua::FunctionValue => {
                 if !walk.take_declared(node) {

@@ -23,6 +23,14 @@ local function hidden(a) end
 local function later(b) end
 M.later = later
 
+local named_before, also_named
+function named_before(c) end
+also_named = function(d) end
+
+local in_block do
+  function in_block(e) end
+end
+
 M.field = function(x) return x end
 
 M.table = { inner = function(y) end, ["other"] = 1 }
