@@ -74,21 +74,34 @@ impl Debt {
         let params = (callable || on_type) && started(demand.param, has_params);
         let typeparams =
             (callable || kind.is_type()) && started(demand.typeparam, doc.has(EntryKind::TypeParam));
-        let summary =
-            if demand.returns == Owe::Always { String::new() } else { doc.summary_prose(debtor.source) };
-        let answered = demand.returns != Owe::Always
-            && (summary_answers(&summary) || paragraph_answers(debtor.source, doc));
-        let returns = callable && started(demand.returns, has_params) && !answered;
+        let mut returns = callable && (full.returns || full.yields) && started(demand.returns, has_params);
+        // Whoever demands an entry always is not content with the text.
+        let summary = if returns && demand.returns != Owe::Always {
+            doc.summary_prose(debtor.source)
+        } else {
+            String::new()
+        };
         // Where one entry tells of all exceptions, it is owed like the return.
         let single = doc.notation.as_str() == "callouts" && has_params;
         let throws = callable && started(demand.throws, doc.has(EntryKind::Throws) || single);
+        let mut thrown = if throws { full.throws } else { Vec::new() };
+        let ask_text = (returns && demand.returns != Owe::Always)
+            || (!thrown.is_empty() && demand.throws != Owe::Always);
+        if ask_text {
+            let text = told(debtor.source, doc);
+            returns &=
+                demand.returns == Owe::Always || !(summary_answers(&summary) || sentence_answers(&text));
+            thrown.retain(|&at| {
+                demand.throws == Owe::Always || !names_exception(&text, &debtor.signature.throws[at])
+            });
+        }
         let owed = |list: Vec<bool>, owed: bool| list.into_iter().map(|each| each && owed).collect();
         let mut out = Self {
             params: owed(full.params, params),
             typeparams: owed(full.typeparams, typeparams),
             returns: full.returns && returns,
             yields: full.yields && returns && !iterates(&summary),
-            throws: if throws { full.throws } else { Vec::new() },
+            throws: thrown,
             passed: throws,
         };
         let links = if debtor.links_answer && demand.param != Owe::Always {
@@ -199,14 +212,53 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
     )
 }
 
-/// Tells whether a paragraph, wherever it stands, begins with what comes back.
-fn paragraph_answers(source: &Source, doc: &DocComment) -> bool {
-    let mut begins = true;
-    doc.lines.iter().any(|&line| {
+/// Returns what a comment says outside of its entries, lines joined by spaces and paragraphs by line breaks.
+///
+/// What stands behind a blank line is no longer surely an entry's.
+fn told(source: &Source, doc: &DocComment) -> String {
+    let mut out = String::new();
+    let mut entries = doc.entries.iter().peekable();
+    let mut entry_ends = 0;
+    for (at, &line) in doc.lines.iter().enumerate() {
+        while let Some(entry) = entries.next_if(|entry| entry.lines.0 as usize <= at) {
+            entry_ends = entry.lines.1 as usize;
+        }
         let text = source.slice(line).trim();
-        let opens = std::mem::replace(&mut begins, text.is_empty());
-        opens && (text.starts_with("Returns ") || text.starts_with("Return "))
+        if text.is_empty() {
+            entry_ends = 0;
+            out.push('\n');
+        } else if entry_ends <= at {
+            out.push_str(text);
+            out.push(' ');
+        }
+    }
+    out
+}
+
+/// Tells whether a sentence of a text, wherever it stands, begins with what comes back.
+fn sentence_answers(text: &str) -> bool {
+    text.match_indices("Return").any(|(at, word)| {
+        let before = text[..at].trim_end_matches(' ');
+        let after = &text[at + word.len()..];
+        let opens = before.is_empty() || before.ends_with(['\n', '.', ':', '!', '?', ';', ')', '>', '-']);
+        opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
     })
+}
+
+/// Tells whether a text says by name what is thrown, or that something is where no type is named.
+fn names_exception(text: &str, thrown: &Thrown) -> bool {
+    let whole = |name: &str| {
+        text.match_indices(name).any(|(at, name)| {
+            let part = |c: char| c.is_alphanumeric() || c == '_';
+            !text[..at].ends_with(part) && !text[at + name.len()..].starts_with(part)
+        })
+    };
+    match thrown.ty.as_str() {
+        "throws" => {
+            ["throws", "Throws", "thrown", "throw", "rethrows", "Rethrows"].iter().any(|word| whole(word))
+        }
+        ty => ty.rsplit(['.', ':', '\\']).next().is_some_and(|name| !name.is_empty() && whole(name)),
+    }
 }
 
 /// Tells whether a summary says what is yielded, one by one.
@@ -244,7 +296,15 @@ pub(crate) fn is_documented(
 
 #[cfg(test)]
 mod tests {
-    use super::summary_answers;
+    use super::{sentence_answers, summary_answers};
+
+    #[test]
+    fn a_sentence_that_says_what_comes_back_answers_for_it() {
+        assert!(sentence_answers("Takes one crate out. Returns false if there was none."));
+        assert!(sentence_answers("Takes one crate out \n Returns the crate."));
+        assert!(!sentence_answers("Weighs it. The Returns of last year are left alone."));
+        assert!(!sentence_answers("Weighs it and returns."));
+    }
 
     #[test]
     fn summaries_that_say_what_comes_back_answer_for_it() {

@@ -2,7 +2,7 @@
 
 use super::{CommentPlace, Language};
 use crate::model::{Attached, Carrier, CommentId, Doc, Misplaced, Outline, RawComment};
-use crate::text::{Source, Span, narrow};
+use crate::text::{Source, Span, VERBS, narrow};
 
 /// What a language has to say about where its doc comments stand.
 #[derive(Clone, Copy, Debug)]
@@ -66,8 +66,14 @@ pub fn attach(outline: &mut Outline, source: &Source, custom: Custom) {
         match custom.place {
             CommentPlace::Above | CommentPlace::Below | CommentPlace::FileTop if attached.doc.is_none() => {
                 let name = declaration.name.as_str();
-                attached.doc = doc_above(outline, source, start)
-                    .filter(|&id| !custom.by_command || !names_another(outline, source, (id, name)));
+                attached.doc = doc_above(outline, source, start).filter(|&id| {
+                    let other = || {
+                        names_another(outline, source, (id, name))
+                            || closes_its_line(source, outline.comment(id).span)
+                            || heads_a_section(outline, source, (id, start))
+                    };
+                    !custom.by_command || !other()
+                });
             }
             CommentPlace::DirectlyAbove if attached.doc.is_none() => {
                 attached.doc = directly_above(outline, source, (start, declaration.name.as_str()));
@@ -173,6 +179,31 @@ pub fn goes_on_from(outline: &Outline, source: &Source, comment: CommentId) -> O
 
 const fn is_lines(carrier: Carrier) -> bool {
     matches!(carrier, Carrier::Lines { .. })
+}
+
+/// Tells whether a comment stands behind a finished declaration, with nothing behind it on its line: it was
+/// written about what stands before it.
+fn closes_its_line(source: &Source, comment: Span) -> bool {
+    let (first, last) = (source.line(comment.start), source.line(comment.end.saturating_sub(1)));
+    first == last
+        && source.line_span(first).is_some_and(|line| {
+            let before = source.slice(Span::new(line.start, comment.start)).trim_end();
+            let behind = source.slice(Span::new(comment.end.min(line.end), line.end));
+            before.ends_with([';', ',', '}']) && behind.trim().is_empty()
+        })
+}
+
+/// Tells whether a comment, parted by an empty line from the declaration at `start`, is the heading of several:
+/// its first line is underlined.
+fn heads_a_section(outline: &Outline, source: &Source, (id, start): (CommentId, u32)) -> bool {
+    let comment = outline.comment(id);
+    if source.slice(Span::new(comment.span.end, start)).matches('\n').count() < 2 {
+        return false;
+    }
+    let mut lines =
+        comment.lines.iter().map(|&line| source.slice(line).trim()).filter(|line| !line.is_empty());
+    let (title, under) = (lines.next(), lines.next().unwrap_or_default());
+    title.is_some() && under.len() >= 3 && under.chars().all(|c| c == '-' || c == '=')
 }
 
 /// Words of commands that say which declaration a comment is about.
@@ -395,9 +426,14 @@ fn reads_like_a_description(text: &str) -> bool {
     ];
     // What begins so leads elsewhere, or says what for.
     let leads = lower.trim_start_matches(|c: char| !c.is_alphabetic());
-    let leads_away = ["see ", "cf. ", "cf ", "for ", "same as ", "as above", "may ", "separate "]
-        .iter()
-        .any(|words| leads.starts_with(words))
+    let leads_away = [
+        "see ", "cf. ", "cf ", "for ", "same as ", "as above", "may ", "separate ", "refactored ", "moved ",
+        "copied ", "extracted ", "renamed ", "adapted ", "ported ", "taken ", "borrowed ", "stolen ",
+        "kept ", "added ", "left ", "exposed ", "exported ", "required ", "needed ", "replaced ",
+        "inspired ", "based on ", "force ", "forces ",
+    ]
+    .iter()
+    .any(|words| leads.starts_with(words))
         && !["see if ", "see whether ", "for each ", "for every "]
             .iter()
             .any(|words| leads.starts_with(words));
@@ -424,11 +460,23 @@ fn speaks_of_several(lower: &str) -> bool {
         "functions", "methods", "macros", "types", "constants", "routines", "definitions", "prototypes",
         "declarations", "structures", "helpers", "utilities", "constructors", "accessors", "getters",
         "setters", "overloads", "operators", "implementations", "interfaces", "classes", "events",
-        "attributes", "properties", "fields", "members", "variables",
+        "attributes", "properties", "fields", "members", "variables", "callbacks", "delegates", "listeners",
+        "handlers", "hooks", "signals", "slots", "tests", "checks", "checkers", "commands", "actions",
+        "flags", "options", "settings", "defaults", "enums", "aliases", "typedefs", "wrappers", "overrides",
+        "stubs", "factories", "builders", "iterators", "conversions", "queries", "requests", "responses",
+        "errors", "exceptions", "modules", "imports", "exports", "shortcuts", "procedures", "subroutines",
     ];
     let heads = words.first().is_some_and(|word| matches!(*word, "the" | "these" | "following"))
         && words.iter().take(2).any(|word| matches!(*word, "following" | "these"));
-    let named = words.last().is_some_and(|word| groups.contains(word)) && words.len() <= 6;
+    // "Sets the options" is a sentence, "Scale options" none.
+    let is_sentence = words.first().is_some_and(|word| {
+        ["s", "es"].iter().any(|end| word.strip_suffix(end).is_some_and(|verb| VERBS.contains(&verb)))
+            || (VERBS.contains(word)
+                && words.get(1).is_some_and(|next| {
+                    matches!(*next, "the" | "a" | "an" | "all" | "any" | "each" | "every" | "this" | "its")
+                }))
+    });
+    let named = words.last().is_some_and(|word| groups.contains(word)) && words.len() <= 6 && !is_sentence;
     let opens = words.first().is_some_and(|word| groups.contains(word));
     heads || named || opens
 }
@@ -481,6 +529,8 @@ mod tests {
         assert!(!reads_like_a_description("// disable the second scale"));
         assert!(!reads_like_a_description("// MARK: - Scales and crates"));
         assert!(reads_like_a_description("// See if a crate is weighed"));
+        assert!(reads_like_a_description("// Sets the options"));
+        assert!(reads_like_a_description("// Clear all flags"));
         assert!(!reads_like_a_description("// See the scales above"));
         assert!(!reads_like_a_description("// For older crates of plugins"));
         assert!(!reads_like_a_description("// Separate method for testability"));
@@ -490,6 +540,8 @@ mod tests {
         assert!(!reads_like_a_description("// Crate tag helper functions"));
         assert!(!reads_like_a_description("// 7.2.1 Scales of the press"));
         assert!(!reads_like_a_description("// Only used on the press floor"));
+        assert!(!reads_like_a_description("// Refactored to a common method of both scales"));
+        assert!(!reads_like_a_description("// Crate phase callbacks"));
     }
 
     #[test]

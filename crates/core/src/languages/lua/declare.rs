@@ -128,9 +128,9 @@ fn note_local(walk: &mut Walk<'_, Lua>, name: Node<'_>) {
 
 /// Notes names that are declared without values: `local f`, given its function further down.
 pub(super) fn bare_locals<'t>(walk: &mut Walk<'t, Lua>, names: Node<'t>) {
-    let declared = walk.parent(names).is_some_and(|statement| {
-        walk.kind(statement) == Some(Lua::Variables) && is_local(statement)
-    });
+    let declared = walk
+        .parent(names)
+        .is_some_and(|statement| walk.kind(statement) == Some(Lua::Variables) && is_local(statement));
     if !declared || walk.in_code() {
         return;
     }

@@ -1,0 +1,25 @@
+/**
+ * Reading the tanks
+ * -----------------
+ *
+ * The following functions read one tank each. None of them waits.
+ */
+
+int read_level(int tank);
+
+/**
+ * Reads the temperature
+ * ---------------------
+ * in degrees, without waiting.
+ */
+int read_temperature(int tank);
+
+int level_of(int tank); /** in litres, rounded down; returns -1 when empty */
+int warmest(int first, int second);
+
+struct tank {
+    int number; /** counted from one */
+    int level;
+    /** in degrees */
+    int temperature;
+};
