@@ -2,12 +2,13 @@
 
 use crate::index::Family;
 use crate::model::{
-    Answer, Construction, Declaration, DocComment, EntryKind, Kind, Origin, Said, Signature, Thrown, Variadic,
+    Answer, Construction, Declaration, DocComment, EntryKind, Kind, MarkStanding, Origin, Said, Signature,
+    Thrown, Variadic,
 };
 use crate::notations;
 use crate::pairing::Pairing;
 use crate::reading::{Demand, Hierarchy, Owe};
-use crate::text::Source;
+use crate::text::{Source, Span};
 
 /// What is owed, whether or not it is there.
 #[derive(Clone, Debug, Default, PartialEq, Eq)]
@@ -109,7 +110,9 @@ impl Debt {
         } else {
             String::new()
         };
+        let aliases = tag_aliases(debtor.source, doc);
         for (owed, parameter) in out.params.iter_mut().zip(&debtor.signature.parameters) {
+            *owed &= !parameter.named().is_some_and(|name| aliases.contains(&name.as_str()));
             *owed &= !(parameter.typed_enough && demand.param != Owe::Always);
             // Its parts are told one by one.
             *owed &= !parameter.named().is_some_and(|name| {
@@ -210,6 +213,21 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
         (Some("return" | "returns" | "get" | "gets" | "whether" | "yield" | "yields"), _)
             | (Some("true"), Some("if"))
     )
+}
+
+/// Returns the first words behind tags that the notation does not know: a project may have made its own for parameters
+/// of a type, `@crate first the crate to weigh`.
+fn tag_aliases<'a>(source: &'a Source, doc: &DocComment) -> Vec<&'a str> {
+    if doc.notation.as_str() != "annotations" {
+        return Vec::new();
+    }
+    let unknown = doc.marks.iter().filter(|mark| mark.standing == MarkStanding::Unknown);
+    unknown
+        .filter_map(|mark| {
+            let line = doc.lines.get(mark.lines.0 as usize)?;
+            source.slice(Span::new(mark.span.end, line.end.max(mark.span.end))).split_whitespace().next()
+        })
+        .collect()
 }
 
 /// Returns what a comment says outside of its entries, lines joined by spaces and paragraphs by line breaks.

@@ -57,6 +57,8 @@ pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
         .parameters
         .iter()
         .map(|parameter| match &parameter.name {
+            // What is left unused has no name; the comment may well give it one.
+            ParamName::Named(name) if name.as_str().bytes().all(|b| b == b'_') => Slot::Nameless,
             ParamName::Named(name) => Slot::Named(name, parameter.variadic),
             ParamName::Destructured(_) => Slot::AnyName,
             ParamName::Unnamed | ParamName::Rest => Slot::Nameless,

@@ -334,11 +334,28 @@ fn beyond_gap(outline: &Outline, source: &Source, name: &str, start: u32) -> Opt
         return None;
     }
     let mut texts = comment.lines.iter().map(|&line| source.slice(line).trim());
+    // Other tags than these say what the comment is about: it stands for itself.
+    let mut tags = texts.clone().filter_map(|line| line.strip_prefix('@'));
+    let free = tags.any(|rest| {
+        let end = rest.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(rest.len());
+        !TAGS_OF_CALLABLES.contains(&&rest[..end])
+    });
+    if free {
+        return None;
+    }
     let first = texts.clone().next()?.split_whitespace().next().unwrap_or_default();
     let speaks = (first == name && reads_as_documentation(source.slice(comment.span)))
         || texts.any(|line| line.starts_with("@param ") || line.starts_with("@return "));
     speaks.then(|| Misplaced::Detached(id(at)))
 }
+
+/// Tags of comments that speak of the callable below them.
+const TAGS_OF_CALLABLES: &[&str] = &[
+    "api", "array", "async", "author", "bool", "deprecated", "error", "example", "func", "generic", "int",
+    "local", "nodiscard", "note", "number", "option", "overload", "package", "param", "private", "protected",
+    "raise", "return", "returns", "see", "since", "string", "tab", "thread", "todo", "tparam", "treturn",
+    "usage", "vararg", "yield", "yieldparam", "yieldreturn",
+];
 
 fn is_trailing(source: &Source, comment: Span) -> bool {
     let line = source.line(comment.start);

@@ -309,13 +309,18 @@ impl<'t, N: Copy> Walk<'t, N> {
     }
 
     fn flow(&mut self) -> Option<&mut Flow> {
+        let id = self.body_owner()?;
+        self.flows.get_mut(id.0 as usize)
+    }
+
+    /// Returns the declaration whose body the current node is in: what returns here, returns from it.
+    #[must_use]
+    pub fn body_owner(&self) -> Option<DeclId> {
         for (_, scope) in self.scopes.iter().rev() {
             match scope {
                 Scope::Barrier => return None,
                 Scope::Declaration(id) => {
-                    let id = *id;
-                    let code = has_code(self.outline.declaration(id).kind);
-                    return if code { self.flows.get_mut(id.0 as usize) } else { None };
+                    return has_code(self.outline.declaration(*id).kind).then_some(*id);
                 }
                 Scope::Namespace(_) | Scope::Try(_) | Scope::Handler(..) => {}
             }
@@ -340,6 +345,24 @@ impl<'t, N: Copy> Walk<'t, N> {
                 Answer::Unknown => flow.perhaps_value = true,
                 Answer::No => {}
             }
+        }
+    }
+
+    /// Tells whether a declaration's body gives back a value, as far as was noted.
+    #[must_use]
+    pub fn returned(&self, id: DeclId) -> Answer {
+        match self.flows.get(id.0 as usize) {
+            Some(flow) if flow.value => Answer::Yes,
+            Some(flow) if flow.perhaps_value => Answer::Unknown,
+            Some(_) => Answer::No,
+            None => Answer::Unknown,
+        }
+    }
+
+    /// Settles whether a declaration's body, of which that was not sure, gives back a value.
+    pub fn settle_returned(&mut self, id: DeclId, value: Answer) {
+        if let Some(flow) = self.flows.get_mut(id.0 as usize) {
+            (flow.value, flow.perhaps_value) = (value == Answer::Yes, value == Answer::Unknown);
         }
     }
 

@@ -4,7 +4,7 @@ use super::named::without_second;
 use super::repair::Repair;
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::model::{Answer, Dialect, Entry, EntryKind, Kind, Level, Mark, RuleId};
+use crate::model::{Answer, Body, Dialect, Entry, EntryKind, Kind, Level, Mark, RuleId};
 use crate::text::{Span, is_wordless, split_words, surely_says_more};
 use crate::types;
 
@@ -207,6 +207,18 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
         || (ty.is_empty() && NOTHING.contains(&bare(first_part).as_str()))
 }
 
+/// Tells whether a body is there and holds nothing.
+fn has_empty_body(context: &Context<'_>) -> bool {
+    let declaration = context.declaration();
+    let end = declaration.span.end.max(declaration.header_end);
+    let body = context.slice(Span::new(declaration.header_end, end));
+    let inner: String =
+        body.chars().filter(|c| !c.is_whitespace() && !matches!(c, '{' | '}' | ';')).collect();
+    declaration.body == Body::Present
+        && declaration.kind != Kind::Constructor
+        && matches!(inner.as_str(), "" | "end")
+}
+
 /// Tells whether the signature says that what comes back is waited for.
 fn is_asynchronous(context: &Context<'_>) -> bool {
     let declaration = context.declaration();
@@ -226,6 +238,10 @@ fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
     // What is only there to be filled in gives back what those will that fill it in.
     let to_fill_in = |mark: &Mark| matches!(mark.name.as_str(), "abstract" | "virtual" | "interface");
     if context.doc.marks.iter().any(to_fill_in) {
+        return;
+    }
+    // So does what stands empty where no type is declared: it only shows how it is called.
+    if declaration.signature.returns.ty.is_none() && has_empty_body(context) {
         return;
     }
     // What an asynchronous function hands out is waited for.

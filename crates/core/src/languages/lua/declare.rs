@@ -1,16 +1,16 @@
 //! Lua and Luau nodes to declarations.
 
-use std::collections::HashSet;
+use std::collections::{HashMap, HashSet};
 
 use smol_str::{SmolStr, format_smolstr};
 use tree_sitter::Node;
 
 use super::kinds::Lua;
 use crate::model::{
-    Answer, Declaration, Kind, Name, ParamName, Parameter, Returns, Surface, TypeParameter, Variadic,
+    Answer, DeclId, Declaration, Kind, Name, ParamName, Parameter, Returns, Surface, TypeParameter, Variadic,
 };
 use crate::reading::{Scope, Walk};
-use crate::text::Span;
+use crate::text::{Span, narrow};
 
 /// A name as it is written, taken apart: `a.b.c`, `a.b:c`.
 struct Path<'t> {
@@ -99,7 +99,7 @@ fn is_local(node: Node<'_>) -> bool {
 }
 
 /// Adds a declaration under its table.
-fn declare<'t>(walk: &mut Walk<'t, Lua>, path: &Path<'t>, declaration: Declaration) -> crate::model::DeclId {
+fn declare<'t>(walk: &mut Walk<'t, Lua>, path: &Path<'t>, declaration: Declaration) -> DeclId {
     if let Some(owner) = &path.owner {
         let qualified = walk.namespace(owner);
         walk.open(Scope::Namespace(qualified));
@@ -213,6 +213,70 @@ pub(super) fn call<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
     }
 }
 
+/// Notes a `return`. What hands on a function of this file gives what that one gives, which is known at the end.
+pub(super) fn returned<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
+    let Some(&list) = walk.children(node).first() else { return };
+    let values = walk.children(list);
+    let tail = match &values[..] {
+        [call] if walk.kind(*call) == Some(Lua::Call) => walk.field(*call, "name"),
+        _ => None,
+    };
+    if let (Some(tail), Some(owner)) = (tail, walk.body_owner()) {
+        let (at, name) = (walk.span(tail).start, walk.text(tail));
+        walk.notes.push((at, Some(owner), format_smolstr!("tail {name}")));
+        walk.returns(Answer::Unknown);
+    } else if walk.text(list).trim() != "nil" {
+        walk.returns(Answer::Yes);
+    }
+}
+
+/// Settles what those functions give back that end in a call of another: a value, unless that one is of this file
+/// and gives none.
+fn settle_tails(walk: &mut Walk<'_, Lua>, notes: &[(u32, Option<DeclId>, SmolStr)]) {
+    let mut tails: HashMap<DeclId, Vec<&str>> = HashMap::new();
+    for (_, owner, text) in notes {
+        if let (Some(owner), Some(name)) = (owner, text.strip_prefix("tail ")) {
+            tails.entry(*owner).or_default().push(name);
+        }
+    }
+    if tails.is_empty() {
+        return;
+    }
+    let mut named: HashMap<SmolStr, Option<DeclId>> = HashMap::new();
+    for (at, declaration) in walk.outline.declarations.iter().enumerate() {
+        // Of two with one name it is not sure which one is called.
+        let id = declaration.kind.is_callable().then(|| DeclId(narrow(at)));
+        named.entry(declaration.qualified.as_str().into()).and_modify(|found| *found = None).or_insert(id);
+    }
+    loop {
+        let settled: Vec<(DeclId, Answer)> = tails
+            .iter()
+            .filter_map(|(&owner, names)| {
+                let answers = names.iter().map(|&name| {
+                    named.get(name).copied().flatten().map_or(Answer::Yes, |callee| walk.returned(callee))
+                });
+                let answer = answers.fold(Answer::No, |all, one| match (all, one) {
+                    (Answer::Yes, _) | (_, Answer::Yes) => Answer::Yes,
+                    (Answer::Unknown, _) | (_, Answer::Unknown) => Answer::Unknown,
+                    (Answer::No, Answer::No) => Answer::No,
+                });
+                let sure = answer != Answer::Unknown || walk.returned(owner) == Answer::Yes;
+                sure.then_some((owner, answer))
+            })
+            .collect();
+        if settled.is_empty() {
+            break;
+        }
+        for (owner, answer) in settled {
+            tails.remove(&owner);
+            if walk.returned(owner) != Answer::Yes {
+                walk.settle_returned(owner, answer);
+            }
+        }
+    }
+    // What only calls itself in a circle gives what nobody knows.
+}
+
 /// Notes what the module gives back at its end.
 pub(super) fn module<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
     if walk.in_code() || walk.owner().is_some() {
@@ -241,6 +305,7 @@ pub(super) fn module<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
 /// Works out what is given out, when all of the file was read.
 pub(super) fn settle(walk: &mut Walk<'_, Lua>) {
     let notes = std::mem::take(&mut walk.notes);
+    settle_tails(walk, &notes);
     let named = |prefix: &str| -> HashSet<SmolStr> {
         notes.iter().filter_map(|(_, _, text)| text.strip_prefix(prefix).map(SmolStr::new)).collect()
     };

@@ -15,7 +15,7 @@ use tree_sitter::Node;
 
 use self::kinds::Lua;
 use crate::languages::shared::{is_test_path, plain_words, skims_calling};
-use crate::model::{Answer, Carrier, Doc, NotationId};
+use crate::model::{Carrier, Doc, NotationId};
 use crate::reading::{
     CommentForm, CommentPlace, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary,
     Walk,
@@ -184,8 +184,7 @@ impl Grammar for LuaGrammar {
             }
             Lua::Return => {
                 declare::module(walk, node);
-                let value = walk.children(node).first().is_some_and(|&list| walk.text(list).trim() != "nil");
-                walk.returns(if value { Answer::Yes } else { Answer::No });
+                declare::returned(walk, node);
             }
             Lua::Call => declare::call(walk, node),
             Lua::Parameters | Lua::TypeList => return Next::Over,

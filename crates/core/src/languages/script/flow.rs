@@ -25,16 +25,27 @@ pub(super) fn skims(walk: &mut Walk<'_, Script>, node: Node<'_>, telling: &str) 
     true
 }
 
-/// Notes a `return`; whether a call in it gives a value does not matter: the author says it does.
+/// Notes a `return`; whether a call in it gives a value does not matter: the author says it does,
+/// unless it is a callback.
 pub(super) fn returns<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
     let value = match walk.children(node).first() {
         Some(&value) if !is_nothing(walk, value) => match value_of(walk, value) {
             Answer::No => Answer::No,
+            Answer::Unknown if calls_back(walk, value) => Answer::Unknown,
             Answer::Yes | Answer::Unknown => Answer::Yes,
         },
         _ => Answer::No,
     };
     walk.returns(value);
+}
+
+/// Tells whether a call hands the outcome to a callback: `return cb(error)` leaves early, and gives nothing.
+fn calls_back<'t>(walk: &Walk<'t, Script>, value: Node<'t>) -> bool {
+    let name = walk.field(value, "function").filter(|&name| walk.kind(name) == Some(Script::Identifier));
+    name.is_some_and(|name| {
+        let name = walk.text(name);
+        matches!(name, "cb" | "done") || name.ends_with("callback") || name.ends_with("Callback")
+    })
 }
 
 /// Notes a `throw`.

@@ -1,0 +1,59 @@
+--- Crates.
+-- @module crates
+local M = {}
+
+local function tell(crate)
+  print(crate)
+end
+
+local function weigh(crate)
+  return crate.load
+end
+
+--- Tells of a crate.
+-- @param crate the crate
+function M.tell(crate)
+  return tell(crate)
+end
+
+--- Weighs a crate.
+-- @param crate the crate
+function M.weigh(crate)
+  return weigh(crate)
+end
+
+--- Weighs a crate elsewhere.
+-- @param crate the crate
+function M.weigh_elsewhere(crate)
+  return elsewhere.weigh(crate)
+end
+
+--- Loads a crate; the loader puts another function in its place.
+-- @param crate the crate
+-- @return whether it was loaded
+function M.load(crate) end
+
+--- Moves a crate.
+-- @crate crate which one
+-- @param place where to
+function M.move(crate, place)
+  crate.place = place
+end
+
+--- The weight of the crate.
+-- @property weight
+-- @param number
+
+function M:get_weight()
+  return self.load
+end
+
+--- Marks a crate.
+-- @param crate which one
+-- @param colour no longer used
+-- @param place where the mark is put
+function M.mark(crate, _, place)
+  crate.mark = place
+end
+
+return M
