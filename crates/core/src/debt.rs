@@ -225,7 +225,13 @@ fn tag_aliases<'a>(source: &'a Source, doc: &DocComment) -> Vec<&'a str> {
     unknown
         .filter_map(|mark| {
             let line = doc.lines.get(mark.lines.0 as usize)?;
-            source.slice(Span::new(mark.span.end, line.end.max(mark.span.end))).split_whitespace().next()
+            let behind = source.slice(Span::new(mark.span.end, line.end.max(mark.span.end)));
+            // Modifiers may follow the tag: `@crate[opt] first`.
+            let behind = match behind.strip_prefix('[') {
+                Some(rest) => rest.split_once(']')?.1,
+                None => behind,
+            };
+            behind.split_whitespace().next()
         })
         .collect()
 }

@@ -36,7 +36,8 @@ function M.load(crate) end
 --- Moves a crate.
 -- @crate crate which one
 -- @param place where to
-function M.move(crate, place)
+-- @crate[opt] second another one
+function M.move(crate, place, second)
   crate.place = place
 end
 
