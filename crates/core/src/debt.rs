@@ -259,12 +259,25 @@ fn told(source: &Source, doc: &DocComment) -> String {
     out
 }
 
-/// Tells whether a sentence of a text, wherever it stands, begins with what comes back.
+/// Tells whether a sentence of a text, wherever it stands, begins with what comes back: `Returns the load`, `This will
+/// return the load`.
 fn sentence_answers(text: &str) -> bool {
-    text.match_indices("Return").any(|(at, word)| {
-        let before = text[..at].trim_end_matches(' ');
-        let after = &text[at + word.len()..];
-        let opens = before.is_empty() || before.ends_with(['\n', '.', ':', '!', '?', ';', ')', '>', '-']);
+    let subjects =
+        ["this ", "it ", "this function ", "this method ", "the function ", "the method ", "will "];
+    text.match_indices("eturn").any(|(at, _)| {
+        let (Some(before), Some(after)) = (text.get(..at.wrapping_sub(1)), text.get(at + 5..)) else {
+            return false;
+        };
+        let capital = text[..at].ends_with('R');
+        if !capital && !text[..at].ends_with('r') {
+            return false;
+        }
+        let opening =
+            before.rsplit(['\n', '.', ':', '!', '?', ';', ')', '>', '-']).next().unwrap_or_default();
+        let opening = opening.trim_start().to_ascii_lowercase();
+        let will = opening.strip_suffix("will ").unwrap_or(&opening);
+        let opens =
+            opening.is_empty() && capital || subjects.contains(&&*opening) || subjects.contains(&will);
         opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
     })
 }
@@ -327,6 +340,9 @@ mod tests {
         assert!(sentence_answers("Takes one crate out. Returns false if there was none."));
         assert!(sentence_answers("Takes one crate out \n Returns the crate."));
         assert!(!sentence_answers("Weighs it. The Returns of last year are left alone."));
+        assert!(sentence_answers("Weighs it twice. This will return the mean."));
+        assert!(sentence_answers("Weighs it twice. This method returns the mean."));
+        assert!(!sentence_answers("Weighs it twice. They return the crate."));
         assert!(!sentence_answers("Weighs it and returns."));
     }
 

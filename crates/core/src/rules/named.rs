@@ -97,9 +97,16 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
     }
 }
 
-/// Tells whether a parameter stands in a comment inside the header: not taken here, but by those that fill it in.
+/// Tells whether a parameter stands in a comment inside the header: not taken here, but by those that fill it in; or
+/// as a string in a decorator, which may take it in the declaration's place.
 fn is_set_aside(context: &Context<'_>, name: &str) -> bool {
-    let header = context.slice(context.declaration().header());
+    let declaration = context.declaration();
+    let header = context.slice(declaration.header());
+    let above = Span::new(declaration.span.start, declaration.name_span.start.max(declaration.span.start));
+    let mut strings = context.slice(above).split(['"', '\'']).skip(1).step_by(2);
+    if strings.any(|string| string == name) {
+        return true;
+    }
     let comments = header.match_indices("/*").filter_map(|(at, _)| {
         let inner = &header[at + 2..];
         inner.find("*/").map(|end| &inner[..end])
@@ -148,7 +155,7 @@ pub(super) fn order(sort: &Sort, context: &Context<'_>, findings: &mut Findings<
         }
     }
     for section in sections {
-        let placed: Vec<(usize, usize, usize)> = side
+        let mut placed: Vec<(usize, usize, usize)> = side
             .names
             .iter()
             .filter(|paired| context.doc.entries[paired.entry].section == section)
@@ -157,6 +164,10 @@ pub(super) fn order(sort: &Sort, context: &Context<'_>, findings: &mut Findings<
                 Match::Again(..) | Match::Part | Match::Unknown => None,
             })
             .collect();
+        // Names that share an entry stand in no order.
+        for shared in placed.chunk_by_mut(|(_, one, _), (_, other, _)| one == other) {
+            shared.sort_unstable();
+        }
         let mut sorted: Vec<usize> = placed.iter().map(|&(at, ..)| at).collect();
         sorted.sort_unstable();
         let misplaced = placed.iter().zip(&sorted).find(|((at, ..), wanted)| at != *wanted);

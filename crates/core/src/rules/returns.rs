@@ -182,7 +182,13 @@ fn holds_nothing(ty: &str) -> bool {
 fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     let text = context.text_of(entry).to_lowercase();
     let ty = entry.ty.map(|ty| context.slice(ty).to_lowercase()).unwrap_or_default();
-    let bare = |text: &str| text.trim_matches(|c: char| !c.is_alphanumeric()).to_owned();
+    // Without the mark around it: `L{None}`.
+    let bare = |text: &str| {
+        let text = text.trim_matches(|c: char| !c.is_alphanumeric());
+        text.split_once('{')
+            .map_or(text, |(mark, inner)| if mark.len() == 1 { inner } else { text })
+            .to_owned()
+    };
     let first_part = text.split(['.', ',', ';']).next().unwrap_or_default();
     let declared = context.declaration().signature.returns.ty.map_or("", |ty| context.slice(ty));
     let settles = ["task", "promise", "future", "awaitable", "operation"];

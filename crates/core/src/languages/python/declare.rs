@@ -190,6 +190,8 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: N
     if let Some(body) = walk.field(node, kinds::BODY) {
         take_body(walk, body, &mut declaration);
     }
+    // Whoever puts a docstring there has written one.
+    declaration.unasked |= decorators.rewrites_docs() && declaration.comment.doc.is_none();
     let id = walk.declare(declaration);
     walk.open(Scope::Declaration(id));
     walk.declared_at(node, outer);
@@ -328,7 +330,11 @@ pub(super) fn class<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: Node
             declaration.comment = Attached { doc: Some(doc), misplaced: None };
             declaration.computed_comment |= docstring::is_filled_in(walk, doc);
         }
-        if decorators.is_data_class() || declaration.supertypes.iter().any(|base| base == "NamedTuple") {
+        declaration.unasked |= decorators.rewrites_docs() && declaration.comment.doc.is_none();
+        let fields =
+            decorators.is_data_class() || declaration.supertypes.iter().any(|base| base == "NamedTuple");
+        // What a class defines itself is not made from its fields.
+        if fields && !defines_init(walk, body) {
             declaration.signature.parameters = data_fields(walk, body, decorators.is_attrs());
             declaration.construction = Construction::Fields;
         }
@@ -336,6 +342,21 @@ pub(super) fn class<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: Node
     let id = walk.declare(declaration);
     walk.open(Scope::Declaration(id));
     walk.declared_at(node, outer);
+}
+
+/// Tells whether a class body defines its constructor.
+fn defines_init(walk: &Walk<'_, Python>, body: Node<'_>) -> bool {
+    walk.children(body).into_iter().any(|member| {
+        let inner = if walk.kind(member) == Some(Python::Decorated) {
+            walk.children(member).into_iter().next_back()
+        } else {
+            Some(member)
+        };
+        inner.is_some_and(|inner| {
+            walk.kind(inner) == Some(Python::Function)
+                && walk.field(inner, kinds::NAME).is_some_and(|name| walk.text(name) == "__init__")
+        })
+    })
 }
 
 /// The inner node of a decorated definition was declared with its decorators.

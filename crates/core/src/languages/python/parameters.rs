@@ -62,8 +62,17 @@ fn parameter(walk: &Walk<'_, Python>, node: Node<'_>) -> Option<Parameter> {
         // A leading underscore says that the parameter is there for form's sake; a receiver's name, that
         // the function is made a method elsewhere.
         exempt: text.starts_with('_') || matches!(text, "self" | "cls"),
-        told: false,
+        told: ty.is_some_and(|ty| is_described(walk.source.slice(ty))),
         typed_enough: false,
+    })
+}
+
+/// Tells whether a type holds what is to be said of a parameter: `Annotated[int, Doc("its load in kg")]`.
+fn is_described(ty: &str) -> bool {
+    let annotated =
+        ty.split_once("Annotated[").filter(|(module, _)| module.is_empty() || module.ends_with('.'));
+    annotated.is_some_and(|(_, rest)| {
+        ["Doc(", "doc(", "description=", "help="].iter().any(|word| rest.contains(word))
     })
 }
 
