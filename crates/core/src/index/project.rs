@@ -181,6 +181,20 @@ impl Family {
         own && known
     }
 
+    /// Tells the same, and that what inherits has nothing between it and its supertypes' names: a name means
+    /// another type in another package.
+    #[must_use]
+    pub fn surely_knows_supertypes(&self, owner: Owner<'_>) -> bool {
+        let folder = |path: &str| path.rsplit_once('/').map_or(0, |(folder, _)| folder.len());
+        let mut sure = true;
+        self.each_supertype(owner, |path, supertype| {
+            let near = |place: &str| place[..folder(place)] == path[..folder(path)];
+            sure &= supertype.supertypes.iter().all(|name| self.places(name).any(near));
+            !sure
+        });
+        sure && self.knows_supertypes(owner)
+    }
+
     /// Calls `each` with every supertype of `owner` that the project declares, until it says to stop.
     fn each_supertype<'i>(&'i self, owner: Owner<'_>, mut each: impl FnMut(&'i str, &'i TypeFacts) -> bool) {
         let is_owner = |facts: &TypeFacts| facts.qualified == owner.qualified;

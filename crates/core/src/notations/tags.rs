@@ -290,6 +290,17 @@ fn is_tag(name: &str) -> bool {
     name.starts_with(char::is_lowercase) || TABLE.iter().any(|(known, _)| *known == name)
 }
 
+/// Reads how far something can be seen where it is a word behind a tag: `@access private`.
+fn surface_named(text: &str) -> Option<Surface> {
+    match text.split_whitespace().next()? {
+        "private" => Some(Surface::Private),
+        "protected" => Some(Surface::Protected),
+        "package" => Some(Surface::Package),
+        "public" => Some(Surface::Public),
+        _ => None,
+    }
+}
+
 fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, usize)) {
     let (mut meaning, mut standing) = look_up(TABLE, name);
     // A line of prose may begin with a variable of an object: `@store`.
@@ -302,6 +313,9 @@ fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, u
         doc.marks.push(mark(lines, name, standing, rows));
     }
     let after = &lines.text(rows.0)[offset_behind(lines, rows.0, name)..];
+    if name == "access" {
+        doc.surface = surface_named(after).or(doc.surface);
+    }
     if let Some(kind) = apply(doc, meaning) {
         if let Some(found) = read_entry(lines, kind, name, after, rows) {
             doc.entries.push(found);

@@ -203,7 +203,7 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
         }
         let Some(element) = element_at(text, start) else { continue };
         at = element.end;
-        if is_quoted(text, start, element.end) {
+        if is_quoted(text, start, element.end) || is_spoken_of(&text[element.end..]) {
             continue;
         }
         if element.closes {
@@ -231,6 +231,16 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
         let repair = second.map(|second| Edit { span: joined.span(second, second), text: "/".to_owned() });
         findings.report(joined.span(from, upto), &name, message).mend(repair);
     }
+}
+
+/// Tells whether what follows an element speaks of it as one: `the <p> tag`.
+fn is_spoken_of(behind: &str) -> bool {
+    let Some(behind) = behind.strip_prefix(' ') else { return false };
+    let word = behind.split(|c: char| !c.is_alphanumeric()).next().unwrap_or_default();
+    matches!(
+        word,
+        "tag" | "tags" | "element" | "elements" | "markup" | "attribute" | "attributes" | "node" | "nodes"
+    )
 }
 
 /// Tells whether quotation marks around an element make it a value that is spoken of.

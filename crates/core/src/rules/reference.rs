@@ -278,7 +278,7 @@ fn inherit(context: &Context<'_>, findings: &mut Findings<'_>) {
         supertypes: &owner.supertypes,
     };
     let elsewhere = |name: &Name| !may_be_meant(context, ("", name.as_str()));
-    if !context.file.known.knows_supertypes(owner)
+    if !context.file.known.surely_knows_supertypes(owner)
         || owner.supertypes.iter().any(elsewhere)
         || context.file.known.overridden(owner, declaration, context.file.language).is_some()
     {

@@ -213,16 +213,28 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
         || (ty.is_empty() && NOTHING.contains(&bare(first_part).as_str()))
 }
 
-/// Tells whether a body is there and holds nothing.
+/// Tells whether a comment says that others are to write the body.
+fn is_left_to_others(comment: &str) -> bool {
+    let lower = comment.to_ascii_lowercase();
+    ["must", "should", "to", "can", "may"].iter().any(|verb| {
+        ["overrid", "overwritten", "extended by", "implemented by", "redefined", "filled in"]
+            .iter()
+            .any(|done| lower.contains(&format!("{verb} be {done}")))
+    })
+}
+
+/// Tells whether a body is there and holds nothing but remarks.
 fn has_empty_body(context: &Context<'_>) -> bool {
     let declaration = context.declaration();
     let end = declaration.span.end.max(declaration.header_end);
-    let body = context.slice(Span::new(declaration.header_end, end));
-    let inner: String =
-        body.chars().filter(|c| !c.is_whitespace() && !matches!(c, '{' | '}' | ';')).collect();
+    let body = context.slice(Span::new(declaration.header_end, end)).trim();
+    let body = body.strip_prefix('{').unwrap_or(body);
+    let body = body.strip_suffix('}').or_else(|| body.strip_suffix("end")).unwrap_or(body);
+    let is_remark =
+        |line: &str| line.is_empty() || line.starts_with(['/', '*', '#', ';']) || line.starts_with("--");
     declaration.body == Body::Present
         && declaration.kind != Kind::Constructor
-        && matches!(inner.as_str(), "" | "end")
+        && body.lines().all(|line| is_remark(line.trim()))
 }
 
 /// Tells whether the signature says that what comes back is waited for.
@@ -243,7 +255,7 @@ fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     // What is only there to be filled in gives back what those will that fill it in.
     let to_fill_in = |mark: &Mark| matches!(mark.name.as_str(), "abstract" | "virtual" | "interface");
-    if context.doc.marks.iter().any(to_fill_in) {
+    if context.doc.marks.iter().any(to_fill_in) || is_left_to_others(context.slice(context.doc.span)) {
         return;
     }
     // So does what stands empty where no type is declared: it only shows how it is called.
