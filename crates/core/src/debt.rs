@@ -90,10 +90,11 @@ impl Debt {
             || (!thrown.is_empty() && demand.throws != Owe::Always);
         if ask_text {
             let text = told(debtor.source, doc);
+            let whole = debtor.source.slice(doc.span);
             returns &=
                 demand.returns == Owe::Always || !(summary_answers(&summary) || sentence_answers(&text));
             thrown.retain(|&at| {
-                demand.throws == Owe::Always || !names_exception(&text, &debtor.signature.throws[at])
+                demand.throws == Owe::Always || !names_exception((&text, whole), &debtor.signature.throws[at])
             });
         }
         let owed = |list: Vec<bool>, owed: bool| list.into_iter().map(|each| each && owed).collect();
@@ -282,9 +283,10 @@ fn sentence_answers(text: &str) -> bool {
     })
 }
 
-/// Tells whether a text says by name what is thrown, or that something is where no type is named.
-fn names_exception(text: &str, thrown: &Thrown) -> bool {
-    let whole = |name: &str| {
+/// Tells whether a comment says by name what is thrown, wherever; or outside of its entries, where no type is named,
+/// that something is.
+fn names_exception((told, whole): (&str, &str), thrown: &Thrown) -> bool {
+    let has = |text: &str, name: &str| {
         text.match_indices(name).any(|(at, name)| {
             let part = |c: char| c.is_alphanumeric() || c == '_';
             !text[..at].ends_with(part) && !text[at + name.len()..].starts_with(part)
@@ -292,9 +294,9 @@ fn names_exception(text: &str, thrown: &Thrown) -> bool {
     };
     match thrown.ty.as_str() {
         "throws" => {
-            ["throws", "Throws", "thrown", "throw", "rethrows", "Rethrows"].iter().any(|word| whole(word))
+            ["throws", "Throws", "thrown", "throw", "rethrows", "Rethrows"].iter().any(|word| has(told, word))
         }
-        ty => ty.rsplit(['.', ':', '\\']).next().is_some_and(|name| !name.is_empty() && whole(name)),
+        ty => ty.rsplit(['.', ':', '\\']).next().is_some_and(|name| !name.is_empty() && has(whole, name)),
     }
 }
 
@@ -315,6 +317,11 @@ pub(crate) fn is_documented(
     signature: &Signature,
     (hierarchy, types): (&Hierarchy, &Family),
 ) -> bool {
+    // A signature that lets anything pass is told of by what passes.
+    let anything = matches!(thrown.ty.as_str(), "Exception" | "Throwable" | "java.lang.Exception");
+    if anything && thrown.origin == Origin::Declared && doc.has(EntryKind::Throws) {
+        return true;
+    }
     doc.entries_of(EntryKind::Throws).any(|entry| {
         // A section that only tells in prose may speak of anything.
         entry.names.is_empty()

@@ -11,8 +11,8 @@ pub(crate) fn is_placeholder(text: &str, name: &str, own: &str) -> bool {
     if !own.is_empty() && text.trim_end_matches('.') == own.trim().trim_end_matches('.') {
         return true;
     }
-    // The generic kinds are short.
-    if text.len() > 80 {
+    // The generic kinds are short; what begins so is put there when the comment is read.
+    if text.len() > 80 || text.starts_with(['$', '%', '{']) {
         return false;
     }
     let lower = text.to_lowercase();
