@@ -2,7 +2,7 @@
 //! reviewing, mending and converting must all see the same pairs.
 
 use crate::model::{DocComment, EntryKind, Name, ParamName, Signature, Variadic};
-use crate::text::{near, nearest};
+use crate::text::{near, nearest, split_words};
 
 /// What a name in an entry is.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
@@ -60,7 +60,7 @@ pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
             // What is left unused has no name; the comment may well give it one.
             ParamName::Named(name) if name.as_str().bytes().all(|b| b == b'_') => Slot::Nameless,
             ParamName::Named(name) => Slot::Named(name, parameter.variadic),
-            ParamName::Destructured(_) => Slot::AnyName,
+            ParamName::Destructured(keys) => Slot::AnyName(keys),
             ParamName::Unnamed | ParamName::Rest => Slot::Nameless,
         })
         .collect();
@@ -84,7 +84,8 @@ pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
 /// A parameter, as far as pairing looks at it.
 enum Slot<'a> {
     Named(&'a Name, Variadic),
-    AnyName,
+    /// What is taken apart, into these.
+    AnyName(&'a [Name]),
     Nameless,
 }
 
@@ -118,10 +119,13 @@ fn side(
         out.names.push(PairedName { entry, name, is });
     }
     answer_series(doc, kind, &mut out, slots);
+    answer_alternatives(doc, &mut out, slots);
+    answer_by_keys(doc, &mut out, slots);
     answer_destructured(doc, &mut out, slots);
     pair_near(doc, &mut out, slots);
     pair_remaining(&mut out, slots, collector);
     answer_nameless(&mut out, slots);
+    follow_roots(doc, &mut out);
     if collector {
         out.has_keys |= take_as_parts(&mut out);
     } else if let Some(rest) = undocumented_rest(&out, slots) {
@@ -175,9 +179,59 @@ fn answer_series(doc: &DocComment, kind: EntryKind, side: &mut Side, slots: &[Sl
     }
 }
 
+/// A parameter named for what it may be (`optionsOrCallback`, `node_or_range`) is told by one of the names, or by each.
+fn answer_alternatives(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
+    for (at, slot) in slots.iter().enumerate() {
+        let Slot::Named(name, _) = slot else { continue };
+        let words = split_words(name.as_str());
+        if side.entry_of[at].is_some() || !words.iter().any(|word| word == "or") {
+            continue;
+        }
+        for found in unknown(side) {
+            let spelt = &doc.entries[side.names[found].entry].names[side.names[found].name];
+            let sought = split_words(spelt.name.as_str());
+            if words.split(|word| word == "or").any(|part| part == sought) {
+                side.names[found].is = Match::Part;
+                side.entry_of[at] = side.entry_of[at].or(Some(side.names[found].entry));
+            }
+        }
+    }
+}
+
+/// Entries for what a parameter is taken apart into answer for it, whether or not they name a root.
+fn answer_by_keys(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
+    for (at, slot) in slots.iter().enumerate() {
+        let Slot::AnyName(keys) = slot else { continue };
+        for found in unknown(side) {
+            let spelt = &doc.entries[side.names[found].entry].names[side.names[found].name];
+            if !spelt.dotted && keys.contains(&spelt.name) {
+                side.names[found].is = Match::Part;
+                side.entry_of[at] = side.entry_of[at].or(Some(side.names[found].entry));
+            }
+        }
+    }
+}
+
+/// What stands below a root that names nothing is that root's, and no second fault.
+fn follow_roots(doc: &DocComment, side: &mut Side) {
+    let spelt = |name: &PairedName| &doc.entries[name.entry].names[name.name];
+    let roots: Vec<Name> = side
+        .names
+        .iter()
+        .filter(|name| matches!(name.is, Match::Unknown | Match::Renamed(_)) && !spelt(name).dotted)
+        .map(|name| spelt(name).name.clone())
+        .collect();
+    for at in 0..side.names.len() {
+        let found = spelt(&side.names[at]);
+        if side.names[at].is == Match::Unknown && found.dotted && roots.contains(&found.name) {
+            side.names[at].is = Match::Part;
+        }
+    }
+}
+
 /// One root entry of any name answers for a parameter that is taken apart.
 fn answer_destructured(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
-    for (at, _) in slots.iter().enumerate().filter(|(_, slot)| matches!(slot, Slot::AnyName)) {
+    for (at, _) in slots.iter().enumerate().filter(|(_, slot)| matches!(slot, Slot::AnyName(_))) {
         if let Some(&first) = unknown(side).first() {
             side.entry_of[at] = Some(side.names[first].entry);
             side.names[first].is = Match::Is(at);
@@ -208,7 +262,7 @@ fn pair_near(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
     let spelt = |at: usize| doc.entries[side.names[at].entry].names[side.names[at].name].name.as_str();
     let named = |at: usize| match &slots[at] {
         Slot::Named(name, _) => name.as_str(),
-        Slot::AnyName | Slot::Nameless => "",
+        Slot::AnyName(_) | Slot::Nameless => "",
     };
     let mut pairs = Vec::new();
     for &from in &unknown {

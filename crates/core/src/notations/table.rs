@@ -56,7 +56,9 @@ pub(super) fn look_up(table: &[Tag], name: &str) -> (Option<Meaning>, MarkStandi
         let (own, known) = (split_words(name), split_words(near));
         own.len() > known.len() && (own.starts_with(&known) || own.ends_with(&known))
     };
-    let near = near.filter(|near| !adds(near));
+    // Of a short word, two letters are another word's.
+    let close = |near: &&str| name.len() > 5 || strsim::osa_distance(name, near) == 1;
+    let near = near.filter(|near| !adds(near) && close(near));
     let found = near.and_then(|near| table.iter().find(|(known, _)| *known == near));
     match found {
         Some(&(known, meaning)) => (Some(meaning), MarkStanding::Near(known)),

@@ -203,6 +203,12 @@ impl Reported<'_> {
         self.0.edits.push(Edit { span, text: with.to_owned() });
     }
 
+    /// Adds what probably was meant, and the edits that say so at several places.
+    pub fn replace_each(self, spans: impl IntoIterator<Item = Span>, with: &str) {
+        self.0.suggestion = Some(SmolStr::new(with));
+        self.0.edits.extend(spans.into_iter().map(|span| Edit { span, text: with.to_owned() }));
+    }
+
     /// Adds the edits that mend it, where there are any.
     pub fn mend(self, edits: impl IntoIterator<Item = Edit>) {
         self.0.edits.extend(edits);

@@ -73,8 +73,14 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
             Match::Renamed(at) => {
                 let Some((meant, place)) = sort.at(context, at) else { continue };
                 let message = format!("`{entry}` names no {}; did you mean `{meant}`?", sort.word);
+                // What stands below the name takes the right one with it.
+                let below = side.names.iter().filter(|part| part.is == Match::Part).filter_map(|part| {
+                    let part = context.doc.entries[part.entry].names.get(part.name)?;
+                    (part.dotted && part.name == name.name).then_some(part.span)
+                });
+                let spans = std::iter::once(name.span).chain(below);
                 let report = findings.report(name.span, name.name.as_str(), message);
-                report.related(place, format!("the {} is `{meant}`", sort.word)).replace(name.span, meant);
+                report.related(place, format!("the {} is `{meant}`", sort.word)).replace_each(spans, meant);
             }
             Match::Unknown => {
                 let header = context.declaration().name_span;

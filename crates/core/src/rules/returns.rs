@@ -205,12 +205,27 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     // Where no type is declared, a callable without a word about it gives back the value for nothing.
     let admitted =
         declared.is_empty() && context.declaration().kind != Kind::Constructor && holds_nothing(&ty);
+    // What takes a callback may be made to give a promise instead, by whoever exports it.
+    let takes_callback =
+        declaration_takes_callback(context) && (ty.contains("promise") || text.contains("promise"));
     awaited
+        || takes_callback
+        // A type that narrows what was passed is no value.
+        || ty.trim_start_matches('{').trim_start().starts_with("asserts ")
         || admitted
         || only_when.iter().any(|words| text.contains(words))
         || NOTHING.contains(&bare(&ty).as_str())
         || NOTHING.contains(&bare(&text).as_str())
         || (ty.is_empty() && NOTHING.contains(&bare(first_part).as_str()))
+}
+
+/// Tells whether the last parameter is called back.
+fn declaration_takes_callback(context: &Context<'_>) -> bool {
+    let last = context.declaration().signature.parameters.last().and_then(|last| last.named());
+    last.is_some_and(|name| {
+        let name = name.as_str();
+        matches!(name, "cb" | "done") || name.to_ascii_lowercase().ends_with("callback")
+    })
 }
 
 /// Tells whether a comment says that others are to write the body.
