@@ -23,7 +23,7 @@ use tree_sitter::Node;
 
 use self::kinds::Script;
 use crate::languages::shared::{block_form, is_test_path, opens_with_tag};
-use crate::model::{Dialect, Doc, NotationId, Outline};
+use crate::model::{Declaration, Dialect, Doc, NotationId, Outline, Parameter};
 use crate::reading::{
     CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Half, Halves, Language, Next, Owe, Parsers,
     Reader, Token, Vocabulary, Walk, Wishes,
@@ -278,7 +278,48 @@ impl Grammar for ScriptGrammar {
 
     fn finish(&self, walk: &mut Walk<'_, Script>) {
         exports::settle(walk);
+        doubt_mangled(walk);
     }
+}
+
+/// Takes the signatures of a file as not known where a program shortened the names of parameters to single letters, as
+/// most of a file's are then: its comments speak of the names that people wrote.
+fn doubt_mangled(walk: &mut Walk<'_, Script>) {
+    let of_letters = |declaration: &Declaration| {
+        let mut names = declaration.signature.parameters.iter().filter_map(Parameter::named).peekable();
+        names.peek().is_some() && names.all(|name| name.as_str().len() <= 2)
+    };
+    let taking =
+        |declaration: &&Declaration| declaration.signature.parameters.iter().any(|p| p.named().is_some());
+    let all = walk.outline.declarations.iter().filter(taking).count();
+    let short = walk.outline.declarations.iter().filter(|declaration| of_letters(declaration)).count();
+    if short < 20 || short * 2 < all || !speaks_of_words(walk) {
+        return;
+    }
+    for declaration in &mut walk.outline.declarations {
+        if of_letters(declaration) {
+            declaration.signature.hidden = true;
+        }
+    }
+}
+
+/// Tells whether the entries for parameters in a file's comments name words, hardly ever single letters.
+fn speaks_of_words(walk: &Walk<'_, Script>) -> bool {
+    let (mut words, mut letters) = (0, 0);
+    for line in walk.outline.comments.iter().filter(|comment| comment.doc).flat_map(|comment| &comment.lines)
+    {
+        let Some(entry) = walk.source.slice(*line).trim_start().strip_prefix("@param ") else { continue };
+        let entry = entry.trim_start();
+        let name =
+            if entry.starts_with('{') { entry.rsplit_once("} ").map_or("", |(_, name)| name) } else { entry };
+        let name = name.trim_start_matches('[').split(|c: char| !(c.is_alphanumeric() || c == '_')).next();
+        match name.map_or(0, str::len) {
+            0 => {}
+            1 | 2 => letters += 1,
+            _ => words += 1,
+        }
+    }
+    words > letters * 4
 }
 
 fn documented_before(walk: &Walk<'_, Script>, node: Node<'_>) -> bool {
