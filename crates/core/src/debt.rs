@@ -263,6 +263,9 @@ fn told(source: &Source, doc: &DocComment) -> String {
 /// Tells whether a sentence of a text, wherever it stands, begins with what comes back: `Returns the load`, `This will
 /// return the load`.
 fn sentence_answers(text: &str) -> bool {
+    if [" is returned", " are returned", " be returned"].iter().any(|words| text.contains(words)) {
+        return true;
+    }
     let subjects =
         ["this ", "it ", "this function ", "this method ", "the function ", "the method ", "will "];
     text.match_indices("eturn").any(|(at, _)| {
@@ -277,8 +280,17 @@ fn sentence_answers(text: &str) -> bool {
             before.rsplit(['\n', '.', ':', '!', '?', ';', ')', '>', '-']).next().unwrap_or_default();
         let opening = opening.trim_start().to_ascii_lowercase();
         let will = opening.strip_suffix("will ").unwrap_or(&opening);
-        let opens =
-            opening.is_empty() && capital || subjects.contains(&&*opening) || subjects.contains(&will);
+        // "Weighs the crate and returns its load", not "and returns to the start".
+        let next = after.trim_start_matches(['s', ' ']).split(|c: char| !c.is_alphanumeric()).next();
+        let without_value = [
+            "", "to", "from", "control", "early", "immediately", "when", "if", "at", "once", "without",
+            "with",
+        ];
+        let second = opening.ends_with(" and ") && next.is_some_and(|next| !without_value.contains(&next));
+        let opens = opening.is_empty() && capital
+            || second
+            || subjects.contains(&&*opening)
+            || subjects.contains(&will);
         opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
     })
 }
@@ -350,6 +362,9 @@ mod tests {
         assert!(sentence_answers("Weighs it twice. This will return the mean."));
         assert!(sentence_answers("Weighs it twice. This method returns the mean."));
         assert!(!sentence_answers("Weighs it twice. They return the crate."));
+        assert!(sentence_answers("Weighs it and returns its load."));
+        assert!(sentence_answers("When it is empty, zero is returned."));
+        assert!(!sentence_answers("Weighs it and returns to the start."));
         assert!(!sentence_answers("Weighs it and returns."));
     }
 

@@ -280,6 +280,10 @@ fn element_at(text: &str, start: usize) -> Option<Element> {
     let (closes, rest) = rest.strip_prefix('/').map_or((false, rest), |rest| (true, rest));
     let length = rest.find(|c: char| !c.is_ascii_alphanumeric()).unwrap_or(rest.len());
     let name = &rest[..length];
+    // `<code-example>` is an element of somebody's own.
+    if !rest[length..].starts_with(|c: char| c.is_whitespace() || matches!(c, '>' | '/')) {
+        return None;
+    }
     // One capital letter is a type parameter; behind a name stand type arguments.
     let lower = name.to_ascii_lowercase();
     let argument =
@@ -330,7 +334,12 @@ fn hidden_html(text: &str) -> Vec<(usize, usize)> {
             at = end;
             continue;
         }
-        let pair = PAIRS.iter().find(|(open, _)| rest.starts_with(open));
+        let pair = PAIRS.iter().find(|(open, _)| {
+            rest.strip_prefix(open).is_some_and(|behind| {
+                !matches!(*open, "<pre" | "<code")
+                    || behind.starts_with(|c: char| c.is_whitespace() || c == '>')
+            })
+        });
         let end = pair.and_then(|(open, close)| {
             let from = at + open.len();
             // A code span ends with its paragraph at the latest.
@@ -442,7 +451,8 @@ fn code_spans(context: &Context<'_>, sign: &'static str, findings: &mut Findings
     for line in lines {
         let bare = line.text.trim_start();
         let parted = last_row.is_none_or(|row| row + 1 != line.row)
-            || bare.starts_with(['-', '*', '+', '#', '@', ':', '|', '>']);
+            || bare.starts_with(['#', '@', ':', '|', '>'])
+            || (bare.starts_with(['-', '*', '+']) && !bare[1..].starts_with(|c: char| !c.is_whitespace()));
         if parted && let Some(span) = open.take() {
             report_span(sign, span, findings);
         }
@@ -454,7 +464,9 @@ fn code_spans(context: &Context<'_>, sign: &'static str, findings: &mut Findings
             at = start + length;
             // Inside a code span a backslash is one (CommonMark 0.31, 6.1).
             let escaped = open.is_none() && line.text[..start].ends_with('\\');
-            if escaped || (sign.len() == 2 && length != 2) {
+            // `<kbd>`</kbd>` shows the sign itself.
+            let shown = line.text[..start].ends_with('>') && line.text[at..].starts_with('<');
+            if escaped || shown || (sign.len() == 2 && length != 2) {
                 continue;
             }
             match open {
