@@ -223,10 +223,13 @@ fn names_another(outline: &Outline, source: &Source, (id, name): (CommentId, &st
 }
 
 /// Finds documentation that a project writes below its declarations: on the next line, further to the right, and with an
-/// empty line or the end of a block behind it.
+/// empty line or the end of a block behind it; or between marks that are turned round, `/*!` and `!*/`.
 fn turn_back(outline: &mut Outline, source: &Source) {
     let text = source.text();
-    let is_candidate = |comment: &RawComment| comment.standing == Doc::Yes && is_lines(comment.carrier);
+    let is_turned = |comment: &RawComment| source.slice(comment.span).ends_with("!*/");
+    let is_candidate = |comment: &RawComment| {
+        comment.standing == Doc::Yes && (is_lines(comment.carrier) || is_turned(comment))
+    };
     if !outline.comments.iter().any(is_candidate) {
         return;
     }
@@ -243,7 +246,14 @@ fn turn_back(outline: &mut Outline, source: &Source) {
         let last = before.rsplit('\n').next().unwrap_or_default();
         let indent = |line: &str| line.len() - line.trim_start().len();
         let own = start - text[..start].rfind('\n').map_or(0, |found| found + 1);
-        let below = text[before.len()..start].matches('\n').count() == 1 && own > indent(last);
+        let near_below = text[before.len()..start].matches('\n').count() == 1;
+        let turned = is_turned(comment);
+        // At the beginning of a type's body it is the type's, and surely no member's.
+        if turned && before.ends_with('{') {
+            comment.standing = Doc::Back;
+            continue;
+        }
+        let below = near_below && (turned || own > indent(last));
         if !below || !(parted || next.is_empty() || next.starts_with('}')) {
             continue;
         }
@@ -289,8 +299,13 @@ fn attach_back(outline: &mut Outline, source: &Source) {
         let inside = outline.declarations.iter_mut().rev().find(|declaration| {
             declaration.span.start < start && start < declaration.span.end && !declaration.kind.is_field()
         });
-        let parameters = inside.map(|declaration| &mut declaration.signature.parameters);
-        let told = parameters.and_then(|list| list.iter_mut().rfind(|parameter| parameter.span.end <= start));
+        let Some(inside) = inside else { continue };
+        let opened = source.slice(Span::new(inside.header_end.min(start), start)).trim();
+        if inside.kind.is_type() && matches!(opened, "" | "{") {
+            inside.comment.doc = inside.comment.doc.or(Some(id(at)));
+            continue;
+        }
+        let told = inside.signature.parameters.iter_mut().rfind(|parameter| parameter.span.end <= start);
         if let Some(parameter) = told {
             parameter.told = true;
         }
@@ -422,10 +437,19 @@ fn ordinary_above(outline: &Outline, source: &Source, declaration: &Declaration)
     let directly = gap.trim().is_empty() && gap.matches('\n').count() == 1;
     let placed = directly && !comment.doc && !comment.attached && !comment.in_body;
     let text = source.slice(comment.span);
-    let reads = placed
-        && reads_like_a_description(text)
-        && (!declaration.kind.is_callable() || says_what_is_done(text));
+    let fits = if declaration.kind.is_callable() { says_what_is_done(text) } else { names_a_thing(text) };
+    let reads = placed && reads_like_a_description(text) && fits;
     reads.then(|| Misplaced::Ordinary(id(at)))
+}
+
+/// Tells whether a comment may begin as descriptions of types and values do: not with what was done to them, or how.
+fn names_a_thing(text: &str) -> bool {
+    let lower = text.to_ascii_lowercase();
+    let mut words = lower.split(|c: char| !(c.is_alphanumeric() || c == '-')).filter(|word| !word.is_empty());
+    let (first, second) = (words.next().unwrap_or_default(), words.next().unwrap_or_default());
+    let done =
+        first.ends_with("ed") && matches!(second, "in" | "from" | "to" | "with" | "into" | "out" | "as");
+    !(done || first.ends_with("ly") || (first == "code" && second == "is"))
 }
 
 /// Tells whether a comment begins as descriptions of what can be called do: with a verb, or with what comes back.

@@ -203,7 +203,10 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
         }
         let Some(element) = element_at(text, start) else { continue };
         at = element.end;
-        if is_quoted(text, start, element.end) || is_spoken_of(&text[element.end..]) {
+        // What closes an element does so, whatever follows.
+        let closes_one = element.closes && open.iter().any(|(name, ..)| *name == element.name);
+        let spoken_of = !closes_one && is_spoken_of(&text[element.end..]);
+        if is_quoted(text, start, element.end) || spoken_of {
             continue;
         }
         if element.closes {

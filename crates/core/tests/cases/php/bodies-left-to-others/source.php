@@ -51,3 +51,13 @@ class Scale
         $this->fail('no load');
     }
 }
+
+/**
+ * Reads the <code>number</code> attribute of a crate, the <b>first</b> element of its <i>tag</i> node.
+ *
+ * @return void
+ */
+function read_number()
+{
+    echo 1;
+}
