@@ -66,14 +66,22 @@ pub fn attach(outline: &mut Outline, source: &Source, custom: Custom) {
         match custom.place {
             CommentPlace::Above | CommentPlace::Below | CommentPlace::FileTop if attached.doc.is_none() => {
                 let name = declaration.name.as_str();
-                attached.doc = doc_above(outline, source, start).filter(|&id| {
-                    let other = || {
-                        names_another(outline, source, (id, name))
+                let mut found = doc_above(outline, source, start);
+                if custom.by_command {
+                    // Above a comment that is headed by another's name may stand the declaration's own.
+                    while let Some(other) =
+                        found.filter(|&id| is_headed_by_another(outline, source, (id, name)))
+                    {
+                        let above = doc_above(outline, source, outline.comment(other).span.start);
+                        found = above.filter(|&id| is_headed_by(outline, source, (id, name)));
+                    }
+                    found = found.filter(|&id| {
+                        !(names_another(outline, source, (id, name))
                             || closes_its_line(source, outline.comment(id).span)
-                            || heads_a_section(outline, source, (id, start))
-                    };
-                    !custom.by_command || !other()
-                });
+                            || heads_a_section(outline, source, (id, start)))
+                    });
+                }
+                attached.doc = found;
             }
             CommentPlace::DirectlyAbove if attached.doc.is_none() => {
                 attached.doc = directly_above(outline, source, (start, declaration.name.as_str()));
@@ -204,6 +212,38 @@ fn heads_a_section(outline: &Outline, source: &Source, (id, start): (CommentId, 
         comment.lines.iter().map(|&line| source.slice(line).trim()).filter(|line| !line.is_empty());
     let (title, under) = (lines.next(), lines.next().unwrap_or_default());
     title.is_some() && under.len() >= 3 && under.chars().all(|c| c == '-' || c == '=')
+}
+
+/// Returns the name that heads a comment on a line of its own, `weigh_crate:` or `Scale::weighed:`, and whether that of a
+/// part follows.
+fn heading<'s>(outline: &Outline, source: &'s Source, id: CommentId) -> Option<(&'s str, bool)> {
+    let lines = outline.comment(id).lines.iter().map(|&line| source.slice(line).trim());
+    let first = lines.into_iter().find(|line| !line.is_empty())?;
+    if first.starts_with("SECTION:") {
+        return Some(("", true));
+    }
+    let (token, rest) = first.split_once(char::is_whitespace).unwrap_or((first, ""));
+    let token = token.strip_suffix(':')?;
+    if !(rest.is_empty() || rest.trim_start().starts_with('(')) {
+        return None;
+    }
+    let (name, part) = token.split_once(':').map_or((token, false), |(name, _)| (name, true));
+    let is_name = !name.is_empty() && name.chars().all(|c| c.is_alphanumeric() || c == '_');
+    // `Note:` heads a paragraph.
+    let joined = name.contains('_')
+        || name.as_bytes().windows(2).any(|two| two[0].is_ascii_lowercase() && two[1].is_ascii_uppercase())
+        || name.as_bytes().windows(2).take(1).any(|two| two.iter().all(u8::is_ascii_uppercase))
+            && name.bytes().any(|b| b.is_ascii_lowercase());
+    (is_name && (joined || part)).then_some((name, part))
+}
+
+fn is_headed_by(outline: &Outline, source: &Source, (id, name): (CommentId, &str)) -> bool {
+    heading(outline, source, id)
+        .is_some_and(|(found, part)| !part && found.trim_start_matches('_') == name.trim_start_matches('_'))
+}
+
+fn is_headed_by_another(outline: &Outline, source: &Source, (id, name): (CommentId, &str)) -> bool {
+    heading(outline, source, id).is_some() && !is_headed_by(outline, source, (id, name))
 }
 
 /// Words of commands that say which declaration a comment is about.

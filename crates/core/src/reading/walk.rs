@@ -679,7 +679,7 @@ fn conclude<N>(walk: &mut Walk<'_, N>, hierarchy: &super::Hierarchy) {
     let throws: Vec<(usize, Vec<Thrown>)> = if any {
         let types = flow::LocalTypes::of(&walk.outline.declarations);
         let raising = flows.iter().enumerate().filter(|(_, flow)| !flow.raised.is_empty());
-        raising.map(|(at, flow)| (at, thrown(flow, hierarchy, &types))).collect()
+        raising.map(|(at, flow)| (at, thrown(flow, hierarchy, (&types, walk.source)))).collect()
     } else {
         Vec::new()
     };
@@ -730,13 +730,35 @@ fn only_throws(body: &str) -> bool {
     ["throw ", "raise "].iter().any(|word| first.starts_with(word))
 }
 
-fn thrown(flow: &Flow, hierarchy: &super::Hierarchy, types: &dyn super::Types) -> Vec<Thrown> {
+/// Tells whether a remark behind what is thrown, or above it, says that it never is.
+fn never_happens(source: &Source, thrown: Span) -> bool {
+    let line = source.line(thrown.start);
+    [line.saturating_sub(1), line, line + 1].iter().any(|&line| {
+        let text = source.line_span(line).map_or("", |span| source.slice(span));
+        let remark = ["//", "/*", "# ", "--"].iter().filter_map(|mark| text.find(mark)).min();
+        remark.is_some_and(|at| {
+            let lower = text[at..].to_ascii_lowercase();
+            [
+                "never happen", "not happen", "n't happen", "never get here", "not reached", "unreachable",
+                "impossible",
+            ]
+            .iter()
+            .any(|words| lower.contains(words))
+        })
+    })
+}
+
+fn thrown(
+    flow: &Flow,
+    hierarchy: &super::Hierarchy,
+    (types, source): (&dyn super::Types, &Source),
+) -> Vec<Thrown> {
     let leaving = flow.raised.iter().map(|(raised, handlers)| Thrown {
         ty: raised.ty.clone(),
         span: raised.span,
         origin: raised.origin,
         leaves: flow::leaves(&raised.ty, handlers, hierarchy, types),
-        exempt: raised.exempt,
+        exempt: raised.exempt || never_happens(source, raised.span),
         condition: raised.condition,
         caught: handlers.clone(),
         via: None,

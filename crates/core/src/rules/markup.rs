@@ -249,7 +249,13 @@ fn is_spoken_of(behind: &str) -> bool {
 /// Tells whether quotation marks around an element make it a value that is spoken of.
 fn is_quoted(text: &str, start: usize, end: usize) -> bool {
     let quote = text[..start].chars().next_back().filter(|c| matches!(c, '\'' | '"'));
-    quote.is_some() && text[end..].chars().next() == quote
+    if quote.is_some() && text[end..].chars().next() == quote {
+        return true;
+    }
+    // Inside of a quotation that begins and ends in its line; quotation marks of attributes aside.
+    let before = text[..start].rsplit('\n').next().unwrap_or_default();
+    let behind = text[end..].split('\n').next().unwrap_or_default();
+    !before.contains("=\"") && before.matches('"').count() % 2 == 1 && behind.contains('"')
 }
 
 /// Finds elements that were opened a second time where they were to be closed, as in `<b>load<b>`: where each

@@ -4,6 +4,7 @@
 
 use super::lexer::Sort;
 use super::mask::{Around, Item, Pass};
+use super::small::is_name;
 use super::words::{
     ATTRIBUTES, NO_NAMES, NOISE, QUALIFIERS, TYPES, is_capital, is_capital_or_noise, looks_like_macro,
 };
@@ -399,6 +400,33 @@ impl Pass<'_> {
         head.listed = true;
         self.mask_parameters(from, upto);
         number + 2
+    }
+
+    /// Tells whether a word with parentheses behind it is a macro that stands for a type: no type stands before it, and
+    /// behind it a name with a list of parameters.
+    pub(super) fn is_type_by_macro(&self, items: &[Item], (number, at): (usize, usize), head: &Head) -> bool {
+        let mut next = number + 2;
+        while matches!(items.get(next), Some(Item::Sign(b'*', _))) {
+            next += 1;
+        }
+        let (Some(&Item::Word(name)), Some(&Item::Group(open, _))) = (items.get(next), items.get(next + 1))
+        else {
+            return false;
+        };
+        let called = self.word(name);
+        let constructs = self.is_cpp
+            && (matches!(number.checked_sub(1).map(|before| &items[before]), Some(Item::Sign(..)))
+                || matches!(self.scopes.last(), Some(Around::Members(owner)) if owner == self.word(at) || owner == called));
+        !(head.named || head.is_parameter || constructs)
+            && head.types == 0
+            && head.capitals.is_empty()
+            && self.code[open].is(b'(')
+            && is_name(self.word(at))
+            && is_name(called)
+            && !is_capital_or_noise(called)
+            && !matches!(called, "noexcept" | "throw" | "requires" | "operator")
+            // Where another list follows, both are calls in front of it.
+            && !self.declares_list(&items[next + 2..])
     }
 
     /// Counts a word before the name: a type, or a word that can only be a macro.

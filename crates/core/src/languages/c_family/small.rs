@@ -46,6 +46,14 @@ impl Pass<'_> {
             head.types += 1;
             return Some(number + 2);
         }
+        if self.is_type_by_macro(items, (number, at), head) {
+            // `list_of(crate) weigh(…)`
+            self.blank_lexemes(from, upto);
+            head.types += 1;
+            head.ordinary.push(at);
+            head.last = Some(number);
+            return Some(number + 2);
+        }
         let begins = number == 0 || matches!(items[number - 1], Item::Group(..));
         let leads = head.types == 0 && begins && is_name(word) && self.is_leading_call(items, number);
         if leads || self.is_attribute_call(items, number) {
@@ -165,7 +173,7 @@ fn near(items: &[Item]) -> &[Item] {
 }
 
 /// Tells whether a word may be the name of something that is called.
-fn is_name(word: &str) -> bool {
+pub(super) fn is_name(word: &str) -> bool {
     let known =
         [ATTRIBUTES, NO_NAMES, BEHIND_LISTS, TYPES, QUALIFIERS].iter().any(|words| words.contains(&word));
     !known && !is_capital(word)
