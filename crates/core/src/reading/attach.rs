@@ -214,6 +214,12 @@ fn heads_a_section(outline: &Outline, source: &Source, (id, start): (CommentId, 
     title.is_some() && under.len() >= 3 && under.chars().all(|c| c == '-' || c == '=')
 }
 
+/// Tells whether a comment is headed by the name of what it is about, and so need not stand above it.
+#[must_use]
+pub fn names_its_subject(outline: &Outline, source: &Source, comment: CommentId) -> bool {
+    heading(outline, source, comment).is_some()
+}
+
 /// Returns the name that heads a comment on a line of its own, `weigh_crate:` or `Scale::weighed:`, and whether that of a
 /// part follows.
 fn heading<'s>(outline: &Outline, source: &'s Source, id: CommentId) -> Option<(&'s str, bool)> {
@@ -223,7 +229,11 @@ fn heading<'s>(outline: &Outline, source: &'s Source, id: CommentId) -> Option<(
         return Some(("", true));
     }
     let (token, rest) = first.split_once(char::is_whitespace).unwrap_or((first, ""));
-    let token = token.strip_suffix(':')?;
+    let token = match token.strip_suffix(':') {
+        Some(token) => token,
+        None if rest.is_empty() && token.contains('_') => token,
+        None => return None,
+    };
     if !(rest.is_empty() || rest.trim_start().starts_with('(')) {
         return None;
     }

@@ -2,8 +2,9 @@
 
 use super::rule::{Check, Example, Rule};
 use super::{Asking, Context, FileContext, Findings, publish};
-use crate::model::{Carrier, Doc, Level, Misplaced, Outline, RawComment, RuleId};
-use crate::text::{Source, Span};
+use crate::model::{Carrier, CommentId, Doc, Level, Misplaced, Outline, RawComment, RuleId};
+use crate::reading::names_its_subject;
+use crate::text::{Source, Span, narrow};
 
 pub(super) static MISSING: Rule = Rule {
     id: RuleId::new("comment.missing"),
@@ -165,7 +166,10 @@ fn stray(file: &FileContext<'_>, findings: &mut Findings<'_>) {
         let next = comments.get(at + 1);
         let followed =
             next.is_some_and(|next| next.doc && only_space(file.source, comment.span.end, next.span.start));
-        if belongs_to_value(file, comment.span.end) {
+        let subject = || names_its_subject(file.outline, file.source, CommentId(narrow(at)));
+        if belongs_to_value(file, comment.span.end)
+            || (file.language.notation.as_str() == "commands" && subject())
+        {
             continue;
         }
         if comment.in_body || followed || ends_block(file, comment.span.end) {
