@@ -192,9 +192,10 @@ fn is_free(text: &str) -> bool {
             let line =
                 line.trim_start_matches(|c: char| c.is_whitespace() || matches!(c, '*' | '/' | '!' | '<'));
             line.strip_prefix(['@', '\\']).is_some_and(|rest| {
-                let end = rest.find(|c: char| !c.is_ascii_alphanumeric()).unwrap_or(rest.len());
+                let end = rest.find(|c: char| !(c.is_ascii_alphanumeric() || c == '_')).unwrap_or(rest.len());
                 let word = if end == 0 { rest.get(..1).unwrap_or_default() } else { &rest[..end] };
-                FREE.contains(&word)
+                // With a colon it is the name of a parameter: `@file: the file`.
+                FREE.contains(&word) && !rest[end..].trim_start().starts_with(':')
             })
         })
 }

@@ -14,7 +14,7 @@ pub(in crate::languages) fn opens_with_tag(text: &str, tags: &[&str]) -> bool {
         && text.lines().any(|line| {
             let line = line.trim_start_matches(|c: char| c.is_whitespace() || matches!(c, '*' | '/' | '!'));
             line.strip_prefix('@').is_some_and(|rest| {
-                let end = rest.find(|c: char| !c.is_ascii_alphanumeric()).unwrap_or(rest.len());
+                let end = rest.find(|c: char| !(c.is_ascii_alphanumeric() || c == '_')).unwrap_or(rest.len());
                 tags.contains(&&rest[..end])
             })
         })
