@@ -286,7 +286,8 @@ fn sentence_answers(text: &str) -> bool {
             "", "to", "from", "control", "early", "immediately", "when", "if", "at", "once", "without",
             "with",
         ];
-        let second = opening.ends_with(" and ") && next.is_some_and(|next| !without_value.contains(&next));
+        let second = (opening.ends_with(" and ") || opening.ends_with(", "))
+            && next.is_some_and(|next| !without_value.contains(&next));
         let opens = opening.is_empty() && capital
             || second
             || subjects.contains(&&*opening)
@@ -304,6 +305,19 @@ fn names_exception((told, whole): (&str, &str), thrown: &Thrown) -> bool {
             !text[..at].ends_with(part) && !text[at + name.len()..].starts_with(part)
         })
     };
+    // Whoever says that some error comes has said that one does.
+    let told_lower = told.to_ascii_lowercase();
+    let in_general = ["error", "exception"].iter().any(|what| {
+        ["is raised", "is thrown", "will be raised", "will be thrown", "gets raised", "gets thrown"]
+            .iter()
+            .any(|done| told_lower.contains(&format!("{what} {done}")))
+            || ["raises an ", "raise an ", "throws an ", "throw an "]
+                .iter()
+                .any(|done| told_lower.contains(&format!("{done}{what}")))
+    });
+    if in_general {
+        return true;
+    }
     match thrown.ty.as_str() {
         "throws" => {
             ["throws", "Throws", "thrown", "throw", "rethrows", "Rethrows"].iter().any(|word| has(told, word))
@@ -364,6 +378,7 @@ mod tests {
         assert!(!sentence_answers("Weighs it twice. They return the crate."));
         assert!(sentence_answers("Weighs it and returns its load."));
         assert!(sentence_answers("When it is empty, zero is returned."));
+        assert!(sentence_answers("Given a crate, return its load."));
         assert!(!sentence_answers("Weighs it and returns to the start."));
         assert!(!sentence_answers("Weighs it and returns."));
     }

@@ -215,16 +215,22 @@ fn answer_by_keys(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
 /// What stands below a root that names nothing is that root's, and no second fault.
 fn follow_roots(doc: &DocComment, side: &mut Side) {
     let spelt = |name: &PairedName| &doc.entries[name.entry].names[name.name];
-    let roots: Vec<Name> = side
+    let mut roots: Vec<&Name> = side
         .names
         .iter()
         .filter(|name| matches!(name.is, Match::Unknown | Match::Renamed(_)) && !spelt(name).dotted)
-        .map(|name| spelt(name).name.clone())
+        .map(|name| &spelt(name).name)
         .collect();
-    for at in 0..side.names.len() {
-        let found = spelt(&side.names[at]);
-        if side.names[at].is == Match::Unknown && found.dotted && roots.contains(&found.name) {
-            side.names[at].is = Match::Part;
+    for name in &mut side.names {
+        let found = spelt(name);
+        if name.is != Match::Unknown || !found.dotted {
+            continue;
+        }
+        if roots.contains(&&found.name) {
+            name.is = Match::Part;
+        } else {
+            // Without an entry of its own, the first part stands for the root.
+            roots.push(&found.name);
         }
     }
 }
