@@ -147,12 +147,12 @@ fn sentence(
             }
             "on" if !rest.is_empty() => format!("{} {}", with("handle"), definite(rest)),
             "test" if !rest.is_empty() => format!("{} {}", with("test"), rest.join(" ")),
-            verb if VERBS.contains(&verb) && rest.is_empty() => with(verb),
-            verb if VERBS.contains(&verb) => format!("{} {}", with(verb), definite(rest)),
+            verb if is_verb(verb) && rest.is_empty() => with(verb),
+            verb if is_verb(verb) => format!("{} {}", with(verb), definite(rest)),
             word if BARE.contains(&word) || word == "new" => return None,
             _ => match words.split_last() {
                 // `crate_weigh` names first what it is about.
-                Some((verb, about)) if VERBS.contains(&verb.as_str()) && !about.is_empty() => {
+                Some((verb, about)) if is_verb(verb) && !about.is_empty() => {
                     format!("{} {}", with(verb), definite(about))
                 }
                 // What gives nothing back does something, whatever the word for it.
@@ -193,16 +193,38 @@ fn capital(text: &str) -> String {
     chars.next().map_or_else(String::new, |first| first.to_uppercase().chain(chars).collect())
 }
 
-/// Splits a name into words; those written in capitals inside it stay so.
+/// Abbreviations that are written in capitals wherever they stand.
+const CAPITALS: &[&str] = &[
+    "ansi", "api", "ascii", "cli", "cpu", "css", "csv", "db", "dns", "dom", "dpi", "eof", "ftp", "gpu",
+    "gui", "html", "http", "https", "id", "imap", "io", "ip", "jpeg", "json", "jwt", "ldap", "mime", "nfc",
+    "os", "pdf", "php", "png", "ram", "rgb", "rgba", "rpc", "sdk", "smtp", "sql", "ssh", "ssl", "svg", "tcp",
+    "tls", "ttl", "udp", "ui", "uri", "url", "usb", "utc", "uuid", "vm", "xml", "yaml",
+];
+
+/// Splits a name into words; those written in capitals inside it stay so, and abbreviations become so.
 fn words_of(name: &str) -> Vec<String> {
     let mixed = name.chars().any(char::is_lowercase);
     split_words(name)
         .into_iter()
         .map(|word| {
             let upper = word.to_uppercase();
-            if mixed && word.len() > 1 && name.contains(&upper) { upper } else { word }
+            if CAPITALS.contains(&word.as_str()) || (mixed && word.len() > 1 && name.contains(&upper)) {
+                return upper;
+            }
+            match word.strip_suffix('s') {
+                Some(one) if CAPITALS.contains(&one) => format!("{}s", one.to_uppercase()),
+                _ => word,
+            }
         })
         .collect()
+}
+
+/// Tells whether a word is surely a verb: a known one, or one with an ending that only verbs have.
+fn is_verb(word: &str) -> bool {
+    let nouns =
+        ["promise", "premise", "precise", "concise", "exercise", "enterprise", "expertise", "franchise"];
+    let ending = ["ize", "ise", "ify"].iter().any(|end| word.ends_with(end));
+    VERBS.contains(&word) || (word.len() > 5 && ending && !word.ends_with("wise") && !nouns.contains(&word))
 }
 
 #[cfg(test)]
@@ -233,6 +255,9 @@ mod tests {
     fn names_keep_their_acronyms() {
         assert_eq!(words_of("parseHTTPHeader"), ["parse", "HTTP", "header"]);
         assert_eq!(words_of("MAX_LOAD"), ["max", "load"]);
+        assert_eq!(words_of("crateIds"), ["crate", "IDs"]);
+        assert_eq!(words_of("cached_dns_name"), ["cached", "DNS", "name"]);
+        assert!(is_verb("tokenize") && is_verb("palletize") && !is_verb("size") && !is_verb("rise"));
         assert_eq!(article("unique crate"), "a");
         assert_eq!(article("empty crate"), "an");
     }
