@@ -3,7 +3,7 @@
 use super::choose::{Drafted, Extent};
 use super::complete::complete;
 use super::inherit::Inherit;
-use super::skeleton::{entries, style};
+use super::skeleton::{all_entries, style};
 use super::wording;
 use crate::model::{DeclId, Declaration, EntryKind};
 use crate::notations::{self, NewEntry, Notation, WriteStyle};
@@ -31,7 +31,7 @@ pub(super) fn fresh(
     let declaration = file.outline.declaration(id);
     let (signature, _) = signature_of(file, declaration);
     let style = style(file);
-    let wanted = entries(file, signature, &undocumented_debt(file, id), notation);
+    let wanted = all_entries(file, signature, &undocumented_debt(file, id), notation);
     let opening =
         if file.language.opens_with_name { format!("{} ", declaration.name) } else { String::new() };
     let summary = match wording::summary(file, id) {

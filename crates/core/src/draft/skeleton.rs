@@ -2,7 +2,7 @@
 
 use super::wording;
 use crate::debt::Debt;
-use crate::model::{Dialect, EntryKind, ParamName, Parameter, Signature, Variadic};
+use crate::model::{Dialect, EntryKind, Name, ParamName, Parameter, Signature, Variadic};
 use crate::notations::{NewEntry, Notation, TypeCustom, WriteStyle};
 use crate::review::FileReading;
 use crate::text::Span;
@@ -53,6 +53,60 @@ pub(super) fn entries(
         out.push(entry);
     }
     out
+}
+
+/// Makes the entries of a whole comment: those that are asked for, and those of parameters that are taken apart where
+/// they are taken, which have no name to ask for.
+pub(super) fn all_entries(
+    file: &FileReading<'_>,
+    signature: &Signature,
+    debt: &Debt,
+    notation: &Notation,
+) -> Vec<NewEntry> {
+    let mut out = entries(file, signature, debt, notation);
+    if signature.hidden || !(notation.holds)(EntryKind::Param) {
+        return out;
+    }
+    let custom = notation.writer.types(file.language.dialect);
+    for (rank, parameter) in signature.parameters.iter().enumerate() {
+        let ParamName::Destructured(keys) = &parameter.name else { continue };
+        if parameter.exempt || keys.is_empty() {
+            continue;
+        }
+        let behind = |entry: &NewEntry| {
+            !matches!(entry.kind, EntryKind::TypeParam | EntryKind::Param)
+                || (entry.kind == EntryKind::Param && entry.rank > rank)
+        };
+        let at = out.iter().position(behind).unwrap_or(out.len());
+        out.splice(at..at, taken_apart(file, signature, (rank, keys), custom));
+    }
+    out
+}
+
+/// Makes the entries of a parameter that is taken apart where it is taken: one for the whole, under a name that is not
+/// used yet, and one for each part.
+fn taken_apart(
+    file: &FileReading<'_>,
+    signature: &Signature,
+    (rank, keys): (usize, &[Name]),
+    custom: TypeCustom,
+) -> Vec<NewEntry> {
+    let parameter = &signature.parameters[rank];
+    let is_list = file.source.slice(parameter.span).starts_with('[');
+    let before = signature.parameters[..rank].iter().filter(|p| matches!(p.name, ParamName::Destructured(_)));
+    let used = |name: &str| signature.parameters.iter().any(|p| p.named().is_some_and(|used| *used == name));
+    let free = ["options", "settings", "values", "parts"].into_iter().filter(|name| !used(name));
+    let root = if is_list { "values" } else { free.skip(before.count()).next().unwrap_or("rest") };
+    let mut whole = new(file, EntryKind::Param, Some(root.to_owned()), rank);
+    whole.optional = parameter.optional;
+    if custom != TypeCustom::Never && parameter.ty.is_none() {
+        whole.ty = Some(if is_list { "Array" } else { "object" }.to_owned());
+    }
+    let parts = keys.iter().filter(|_| !is_list).map(|key| {
+        let name = format!("{root}.{}", key.as_str());
+        new(file, EntryKind::Param, Some(name), rank)
+    });
+    std::iter::once(whole).chain(parts).collect()
 }
 
 fn new(file: &FileReading<'_>, kind: EntryKind, name: Option<String>, rank: usize) -> NewEntry {

@@ -1,7 +1,7 @@
 //! What the code itself tells, in words: the condition under which an exception is thrown, and a name as a
 //! sentence.
 
-use crate::model::{Answer, DeclId, Declaration, Dialect, Kind};
+use crate::model::{Answer, ClosedSet, DeclId, Declaration, Dialect, Kind};
 use crate::review::FileReading;
 use crate::settings::{Fill, Opening};
 use crate::text::{VERBS, split_words, third_person};
@@ -120,15 +120,23 @@ fn sentence(
     dialect: Dialect,
 ) -> Option<String> {
     let name = declaration.name.as_str();
-    let words = words_of(name);
+    let mut words = words_of(name);
+    // `doWeigh` weighs.
+    if words.first().is_some_and(|first| first == "do") && words.get(1).is_some_and(|next| is_verb(next)) {
+        words.remove(0);
+    }
     let (first, rest) = words.split_first()?;
     if name.starts_with(|c: char| !(c.is_alphabetic() || c == '_')) || name.starts_with("__") {
         return None;
     }
-    let with = |verb: &str| match form {
-        Opening::Imperative => capital(verb),
-        Opening::ThirdPerson => capital(&third_person(verb)),
-        Opening::NameFirst => format!("{name} {}", third_person(verb)),
+    let with = |verb: &str| {
+        let (verb, particle) = parted_verb(verb);
+        let verb = match form {
+            Opening::Imperative => capital(verb),
+            Opening::ThirdPerson => capital(&third_person(verb)),
+            Opening::NameFirst => format!("{name} {}", third_person(verb)),
+        };
+        format!("{verb}{particle}")
     };
     let all = words.join(" ");
     let plural = words.last().is_some_and(|last| last.ends_with('s') && !last.ends_with("ss"));
@@ -147,14 +155,25 @@ fn sentence(
             }
             "on" if !rest.is_empty() => format!("{} {}", with("handle"), definite(rest)),
             "test" if !rest.is_empty() => format!("{} {}", with("test"), rest.join(" ")),
+            "try" if rest.first().is_some_and(|next| is_verb(next)) => match &rest[1..] {
+                [] => format!("{} to {}", with("try"), rest[0]),
+                about => format!("{} to {} {}", with("try"), rest[0], definite(about)),
+            },
             verb if is_verb(verb) && rest.is_empty() => with(verb),
-            verb if is_verb(verb) => format!("{} {}", with(verb), definite(rest)),
+            verb if is_verb(verb) => format!("{}{} {}", with(verb), preposition(verb, rest), definite(rest)),
             word if BARE.contains(&word) || word == "new" => return None,
             _ => match words.split_last() {
+                // `ready_to_weigh` is no order.
+                Some((_, [.., last])) if BARE.contains(&last.as_str()) => return None,
                 // `crate_weigh` names first what it is about.
                 Some((verb, about)) if is_verb(verb) && !about.is_empty() => {
                     format!("{} {}", with(verb), definite(about))
                 }
+                // `valid` tells whether something is.
+                _ if declaration.signature.returns.set == Some(ClosedSet::Boolean) => match rest {
+                    [] => format!("{} whether it is {first}", with("tell")),
+                    _ => return None,
+                },
                 // What gives nothing back does something, whatever the word for it.
                 _ if declaration.signature.returns.value == Answer::No => match rest {
                     [] => with(first),
@@ -176,6 +195,43 @@ fn sentence(
     Some(format!("{said}{stop}"))
 }
 
+/// Splits a verb that names write as one word: `setup` sets up.
+fn parted_verb(word: &str) -> (&str, &str) {
+    const PARTED: &[(&str, &str, &str)] = &[
+        ("backup", "back", " up"),
+        ("checkout", "check", " out"),
+        ("cleanup", "clean", " up"),
+        ("fallback", "fall", " back"),
+        ("login", "log", " in"),
+        ("logout", "log", " out"),
+        ("lookup", "look", " up"),
+        ("rollback", "roll", " back"),
+        ("setup", "set", " up"),
+        ("shutdown", "shut", " down"),
+        ("startup", "start", " up"),
+        ("teardown", "tear", " down"),
+    ];
+    PARTED
+        .iter()
+        .find(|(whole, ..)| *whole == word)
+        .map_or((word, ""), |&(_, verb, particle)| (verb, particle))
+}
+
+/// Returns what stands between a verb and its object, where something must and the name has nothing there.
+fn preposition(verb: &str, object: &[String]) -> &'static str {
+    if object.first().is_some_and(|first| BARE.contains(&first.as_str())) {
+        return "";
+    }
+    match verb {
+        "iterate" => " over",
+        "listen" | "subscribe" | "respond" => " to",
+        "unsubscribe" => " from",
+        "wait" => " for",
+        "warn" => " of",
+        _ => "",
+    }
+}
+
 fn definite(words: &[String]) -> String {
     let text = words.join(" ");
     let bare = words.first().is_some_and(|first| BARE.contains(&first.as_str()));
@@ -183,6 +239,15 @@ fn definite(words: &[String]) -> String {
 }
 
 fn article(text: &str) -> &'static str {
+    // What is spelt out letter by letter begins with the name of its first letter.
+    let first = text.split(' ').next().unwrap_or_default();
+    if first.len() > 1 && first.chars().all(|c| c.is_ascii_uppercase()) && !matches!(first, "RAM" | "MIME") {
+        return if first.starts_with(['A', 'E', 'F', 'H', 'I', 'L', 'M', 'N', 'O', 'R', 'S', 'X']) {
+            "an"
+        } else {
+            "a"
+        };
+    }
     let vowel = text.starts_with(['a', 'e', 'i', 'o', 'A', 'E', 'I', 'O'])
         || (text.starts_with('u') && !text.starts_with("uni") && !text.starts_with("use"));
     if vowel { "an" } else { "a" }
@@ -224,7 +289,9 @@ fn is_verb(word: &str) -> bool {
     let nouns =
         ["promise", "premise", "precise", "concise", "exercise", "enterprise", "expertise", "franchise"];
     let ending = ["ize", "ise", "ify"].iter().any(|end| word.ends_with(end));
-    VERBS.contains(&word) || (word.len() > 5 && ending && !word.ends_with("wise") && !nouns.contains(&word))
+    VERBS.contains(&word)
+        || parted_verb(word).0 != word
+        || (word.len() > 5 && ending && !word.ends_with("wise") && !nouns.contains(&word))
 }
 
 #[cfg(test)]
@@ -260,5 +327,7 @@ mod tests {
         assert!(is_verb("tokenize") && is_verb("palletize") && !is_verb("size") && !is_verb("rise"));
         assert_eq!(article("unique crate"), "a");
         assert_eq!(article("empty crate"), "an");
+        assert_eq!(article("SVG of a crate"), "an");
+        assert_eq!(article("URL of a crate"), "a");
     }
 }
