@@ -105,7 +105,7 @@ pub(super) fn summary(file: &FileReading<'_>, id: DeclId) -> Option<String> {
         _ if file.language.id.as_str() == "python" => Opening::Imperative,
         _ => Opening::ThirdPerson,
     });
-    sentence(declaration, owner, form, file.language.dialect)
+    sentence(declaration, owner, form, (file.language.dialect, file.language.family == "c"))
 }
 
 /// Words that stand before a noun without an article.
@@ -117,13 +117,24 @@ fn sentence(
     declaration: &Declaration,
     owner: Option<&str>,
     form: Opening,
-    dialect: Dialect,
+    (dialect, is_c): (Dialect, bool),
 ) -> Option<String> {
     let name = declaration.name.as_str();
     let mut words = words_of(name);
     // `doWeigh` weighs.
     if words.first().is_some_and(|first| first == "do") && words.get(1).is_some_and(|next| is_verb(next)) {
         words.remove(0);
+    }
+    // `Cellar_SetLevel`, `cellar_tank_get_level`: what stands before the verb is the library's.
+    if is_c
+        && declaration.kind.is_callable()
+        && name.contains('_')
+        && !words.first().is_some_and(|first| is_verb(first))
+    {
+        let within = words.len() - 1;
+        if let Some(at) = words[..within].iter().position(|word| VERBS.contains(&word.as_str())) {
+            words.drain(..at);
+        }
     }
     let (first, rest) = words.split_first()?;
     if name.starts_with(|c: char| !(c.is_alphabetic() || c == '_')) || name.starts_with("__") {
@@ -177,7 +188,8 @@ fn sentence(
                 // What gives nothing back does something, whatever the word for it.
                 _ if declaration.signature.returns.value == Answer::No => match rest {
                     [] => with(first),
-                    rest => format!("{} {}", with(first), definite(rest)),
+                    // Of several words, the first need not be one for what is done.
+                    _ => return None,
                 },
                 _ if declaration.signature.returns.value == Answer::Unknown => return None,
                 _ => format!("{} {}", with("return"), definite(&words)),

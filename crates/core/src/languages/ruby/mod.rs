@@ -14,7 +14,7 @@ use aho_corasick::AhoCorasick;
 use tree_sitter::Node;
 
 use crate::languages::shared::{is_test_path, plain_words, skims_calling};
-use crate::model::{Answer, Carrier, Dialect, Doc, NotationId};
+use crate::model::{Answer, Carrier, Dialect, Doc, Kind, NotationId};
 use crate::reading::{
     CommentForm, CommentPlace, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary,
     Walk, kinds,
@@ -181,5 +181,20 @@ impl Grammar for RubyGrammar {
 
     fn finish(&self, walk: &mut Walk<'_, Ruby>) {
         declare::settle(walk);
+        leave_namespaces(walk);
+    }
+}
+
+/// Asks nothing of modules that only hold other types and constants: they are namespaces, opened again in every file.
+fn leave_namespaces(walk: &mut Walk<'_, Ruby>) {
+    let declarations = &mut walk.outline.declarations;
+    let mut holds = vec![false; declarations.len()];
+    for declaration in declarations.iter() {
+        if let Some(owner) = declaration.owner {
+            holds[owner.0 as usize] |= declaration.kind.is_callable() || declaration.kind == Kind::Property;
+        }
+    }
+    for (declaration, holds) in declarations.iter_mut().zip(holds) {
+        declaration.unasked |= declaration.kind == Kind::Trait && !holds;
     }
 }
