@@ -161,8 +161,16 @@ fn sentence(
                 let what = rest.join(" ");
                 format!("{} whether it has {} {what}", with("tell"), article(&what))
             }
+            "is" | "was" if names_a_thing(rest) => {
+                let what = rest.join(" ");
+                format!("{} whether it {first} {} {what}", with("tell"), article(&what))
+            }
             "is" | "has" | "can" | "should" | "was" | "are" if !rest.is_empty() => {
                 format!("{} whether it {all}", with("tell"))
+            }
+            "ensure" | "assert" | "verify" | "check" if rest.len() > 1 && is_auxiliary(&rest[0]) => {
+                let link = if first == "check" { "whether" } else { "that" };
+                format!("{} {link} it {}", with(first), rest.join(" "))
             }
             "on" if !rest.is_empty() => format!("{} {}", with("handle"), definite(rest)),
             "test" if !rest.is_empty() => format!("{} {}", with("test"), rest.join(" ")),
@@ -196,6 +204,7 @@ fn sentence(
             },
         },
         Kind::Operator | Kind::File | Kind::Program => return None,
+        kind if kind.is_type() && form == Opening::NameFirst && plural => format!("{name} are the {all}"),
         kind if kind.is_type() && form == Opening::NameFirst => format!("{name} is {} {all}", article(&all)),
         kind if kind.is_type() && plural => capital(&format!("the {all}")),
         kind if kind.is_type() => capital(&format!("{} {all}", article(&all))),
@@ -205,6 +214,25 @@ fn sentence(
     // What is not ended is read on into the next line in some notations.
     let stop = if dialect == Dialect::Colon { "" } else { "." };
     Some(format!("{said}{stop}"))
+}
+
+fn is_auxiliary(word: &str) -> bool {
+    matches!(word, "is" | "are" | "has" | "can" | "should" | "was")
+}
+
+/// Tells whether words surely name one thing, which wants an article: `crate symbol`, not `ready to weigh`.
+fn names_a_thing(words: &[String]) -> bool {
+    const THINGS: &[&str] = &[
+        "argument", "array", "attribute", "block", "call", "case", "character", "child", "class", "column",
+        "command", "date", "digit", "directory", "element", "enum", "event", "exception", "field", "file",
+        "folder", "function", "index", "instance", "interface", "key", "leaf", "letter", "link", "list",
+        "map", "member", "method", "module", "name", "node", "number", "object", "page", "parameter",
+        "parent", "path", "point", "property", "record", "row", "string", "symbol", "table", "tag", "task",
+        "token", "tuple", "type", "user", "value", "variable", "word",
+    ];
+    let Some(last) = words.last().map(String::as_str) else { return false };
+    let ending = ["ion", "ment", "ness", "ity", "ator", "ship"].iter().any(|end| last.ends_with(end));
+    (THINGS.contains(&last) || ending) && !words.iter().any(|word| BARE.contains(&word.as_str()))
 }
 
 /// Splits a verb that names write as one word: `setup` sets up.

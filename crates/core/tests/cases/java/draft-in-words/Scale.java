@@ -46,6 +46,12 @@ public class CrateScale {
     public String tokenizeUrl() { return null; }
 
     public void warnOperator() { }
+
+    public boolean isCrateSymbol() { return true; }
+
+    public boolean isReadyToWeigh() { return true; }
+
+    public void ensureCanWeigh() { }
 }
 
 class SvgLabel { }
