@@ -13,6 +13,7 @@ pub mod index;
 pub mod languages;
 pub mod mend;
 pub mod model;
+mod naming;
 pub mod notations;
 pub mod pairing;
 mod placeholder;

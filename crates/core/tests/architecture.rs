@@ -11,7 +11,7 @@ const ROWS: &[&[&str]] = &[
     &["model"],
     &["reading", "settings"],
     &["languages", "notations", "profiles"],
-    &["index", "pairing", "types", "placeholder"],
+    &["index", "naming", "pairing", "types", "placeholder"],
     &["debt"],
     &["rules"],
     &["review"],

@@ -3,6 +3,7 @@
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::model::{EntryKind, Kind, Level, RuleId};
+use crate::naming::is_made_of_name;
 use crate::settings::Opening;
 use crate::text::{Span, VERBS, is_wordless, split_words, surely_says_more, third_person};
 
@@ -123,9 +124,23 @@ fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
     let bare = openings.iter().find_map(|opening| raw.trim_start().strip_prefix(opening)).unwrap_or(raw);
     let owner = declaration.owner.filter(|_| declaration.kind == Kind::Constructor);
     let owner = owner.map_or("", |owner| context.file.outline.declaration(owner).name.as_str());
-    if surely_says_more(bare, FILLERS, &[declaration.name.as_str(), owner]) {
-        return;
+    let echoes = !surely_says_more(bare, FILLERS, &[declaration.name.as_str(), owner])
+        && repeats(context, (span, openings), owner);
+    // What is made of a name may have words of its own: `setUp`, "Sets up".
+    let made = || {
+        let owner = declaration.owner.map(|owner| context.file.outline.declaration(owner).name.as_str());
+        raw.len() <= 60 && is_made_of_name(context.file.language, (declaration, owner), raw.trim_end())
+    };
+    if echoes || made() {
+        let message =
+            format!("the description only says the name `{}` again; say what it is for", declaration.name);
+        findings.report(span, "", message).related(declaration.name_span, "the name").done();
     }
+}
+
+/// Tells whether a summary holds no word but fillers and those of the name, in whatever form.
+fn repeats(context: &Context<'_>, (span, openings): (Span, &[&str]), owner: &str) -> bool {
+    let (doc, declaration) = (context.doc, context.declaration());
     let text = doc.prose(context.file.source, span);
     let question = openings.iter().find_map(|opening| text.strip_prefix(opening));
     let said: Vec<String> = split_words(question.unwrap_or(&text))
@@ -138,14 +153,9 @@ fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
     // Of a name that is all fillers, like `get`, nothing can be told.
     let named = known.iter().any(|word| !FILLERS.contains(&word.as_str()));
     if !named || said.len() > known.len() || !said.iter().all(knows) || is_wordless(&text) {
-        return;
+        return false;
     }
-    if said.is_empty() && !known.iter().all(|word| FILLERS.contains(&word.as_str())) {
-        return;
-    }
-    let message =
-        format!("the description only says the name `{}` again; say what it is for", declaration.name);
-    findings.report(span, "", message).related(declaration.name_span, "the name").done();
+    !said.is_empty() || known.iter().all(|word| FILLERS.contains(&word.as_str()))
 }
 
 fn ending(context: &Context<'_>, findings: &mut Findings<'_>) {
