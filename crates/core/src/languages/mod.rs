@@ -91,9 +91,18 @@ pub fn for_first_line(line: &str) -> Option<&'static Language> {
 /// Finds the language of a source: by its name's ending, and where two languages share that, by content.
 #[must_use]
 pub fn refined(language: &'static Language, source: &Source) -> &'static Language {
-    let shared =
-        std::ptr::eq(language, &raw const c_family::C) && source.path().to_ascii_lowercase().ends_with(".h");
-    if shared && c_family::is_cpp_header(source.text()) { &c_family::CPP } else { language }
+    if !std::ptr::eq(language, &raw const c_family::C) {
+        return language;
+    }
+    let text = source.text();
+    let path = source.path().to_ascii_lowercase();
+    let is_cpp = if path.ends_with(".h") {
+        c_family::is_cpp_header(text)
+    } else {
+        // The definitions of templates may stand in a file of their own, which the header includes.
+        path.ends_with(".c") && ["\ntemplate <", "\ntemplate<"].iter().any(|open| text.contains(open))
+    };
+    if is_cpp { &c_family::CPP } else { language }
 }
 
 /// Names the language that a source is in, where its name's ending promises one that can be read and its content is of

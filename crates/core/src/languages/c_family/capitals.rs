@@ -2,7 +2,7 @@
 
 use super::heads::{Head, skip_angles};
 use super::lexer::Sort;
-use super::mask::{Item, Pass};
+use super::mask::{Around, Item, Pass};
 use super::words::{QUALIFIERS, TYPES, is_capital};
 
 impl Pass<'_> {
@@ -45,7 +45,23 @@ impl Pass<'_> {
             }
             return number + 1;
         };
-        if number > 0 && matches!(items[number - 1], Item::Sign(b'~', _)) {
+        if !head.named
+            && self.is_pointer_group(from)
+            && matches!(items.get(number + 2), Some(Item::Group(open, _)) if self.code[*open].is(b'('))
+        {
+            // `HANDLE (CALLBACK *name)(…)`: the word is what comes back.
+            head.types += 1;
+            self.mask_inner(from, upto);
+            head.named = true;
+            return number + 2;
+        }
+        let constructs = self.is_cpp
+            && !head.named
+            && matches!(self.scopes.last(), Some(Around::Members(owner)) if owner == self.word(at));
+        if constructs {
+            head.name = self.word(at).to_owned();
+        }
+        if constructs || number > 0 && matches!(items[number - 1], Item::Sign(b'~', _)) {
             head.named = true;
             head.listed = true;
             self.mask_parameters(from, upto);

@@ -55,6 +55,12 @@ impl Pass<'_> {
             matches!(item, Item::Word(at) if matches!(self.word(*at), "namespace" | "using" | "static_assert" | "_Static_assert"))
         }) {
             self.mask_leading(&items[..keyword]);
+            // `using Ts::weigh...;`
+            for item in &items[keyword..] {
+                if let Item::Sign(b'.', at) = *item {
+                    self.blank_lexeme(at);
+                }
+            }
             return false;
         }
         self.mask_before_conversion(items);
@@ -267,7 +273,9 @@ impl Pass<'_> {
                     // `(*name)(…)` or a declarator in parentheses.
                     if !head.named && number > 0 && matches!(items[number - 1], Item::Sign(b'>', _)) {
                         // `name<…>(…)`
-                        head.ordinary.pop();
+                        if head.ordinary.pop().is_some() {
+                            head.types = head.types.saturating_sub(1);
+                        }
                         head.named = true;
                         head.listed = true;
                         self.mask_parameters(from, upto);
@@ -409,9 +417,12 @@ impl Pass<'_> {
         while matches!(items.get(next), Some(Item::Sign(b'*', _))) {
             next += 1;
         }
-        let (Some(&Item::Word(name)), Some(&Item::Group(open, _))) = (items.get(next), items.get(next + 1))
-        else {
-            return false;
+        let Some(&Item::Word(name)) = items.get(next) else { return false };
+        let declared = match items.get(next + 1) {
+            Some(&Item::Group(open, _)) => self.code[open].is(b'(') || !self.is_cpp,
+            Some(Item::Sign(b'=' | b',', _)) | None => !self.is_cpp,
+            Some(&Item::Word(word)) => !self.is_cpp && is_capital(self.word(word)),
+            _ => false,
         };
         let called = self.word(name);
         let constructs = self.is_cpp
@@ -419,14 +430,14 @@ impl Pass<'_> {
                 || matches!(self.scopes.last(), Some(Around::Members(owner)) if owner == self.word(at) || owner == called));
         !(head.named || head.is_parameter || constructs)
             && head.types == 0
-            && head.capitals.is_empty()
-            && self.code[open].is(b'(')
+            && (head.capitals.is_empty() || !self.is_cpp)
+            && declared
             && is_name(self.word(at))
             && is_name(called)
             && !is_capital_or_noise(called)
             && !matches!(called, "noexcept" | "throw" | "requires" | "operator")
             // Where another list follows, both are calls in front of it.
-            && !self.declares_list(&items[next + 2..])
+            && !self.declares_list(items.get(next + 2..).unwrap_or_default())
     }
 
     /// Counts a word before the name: a type, or a word that can only be a macro.
@@ -481,7 +492,7 @@ impl Pass<'_> {
             && word != "void"
     }
 
-    fn is_pointer_group(&self, open: usize) -> bool {
+    pub(super) fn is_pointer_group(&self, open: usize) -> bool {
         let mut at = open + 1;
         while self.code.get(at).is_some_and(|lexeme| lexeme.sort == Sort::Word)
             && is_capital_or_noise(self.word(at))

@@ -8,7 +8,8 @@
 use std::ops::Range;
 
 use super::lexer::{Lexeme, Sort, lex};
-use super::words::{ATTRIBUTES, NOISE, is_capital};
+use super::small::is_name;
+use super::words::{ATTRIBUTES, NOISE, TYPES, is_capital};
 use crate::languages::shared::ranges_without;
 use crate::reading::Given;
 use crate::text::{Span, narrow};
@@ -374,11 +375,12 @@ impl<'s> Pass<'s> {
         out
     }
 
-    /// Words in capitals alone, as before a closing brace or at the end, are macros.
+    /// Words in capitals alone, and calls without anything else, as before a closing brace or at the end, are macros.
     fn drop_lone_macros(&mut self, head: &[usize]) {
         let items = self.items(head);
-        let lone = items.iter().all(|item| match item {
-            Item::Word(at) => is_capital(self.word(*at)),
+        let called = |number: usize| matches!(items.get(number + 1), Some(Item::Group(open, _)) if self.code[*open].is(b'('));
+        let lone = items.iter().enumerate().all(|(number, item)| match item {
+            Item::Word(at) => is_capital(self.word(*at)) || (called(number) && is_name(self.word(*at))),
             Item::Group(..) => true,
             Item::Sign(..) | Item::Other(_) => false,
         });
@@ -428,8 +430,11 @@ impl<'s> Pass<'s> {
             return;
         };
         self.mask_leading(&items[..until]);
-        for item in &items[until..] {
+        for (number, item) in items.iter().enumerate().skip(until) {
+            // What is qualified is a name: `press::house::API`.
+            let qualified = number > 0 && matches!(items[number - 1], Item::Sign(b':', _));
             if let Item::Word(at) = *item
+                && !qualified
                 && is_capital(self.word(at))
                 && items.iter().filter(|other| matches!(other, Item::Word(_))).count() > until + 2
             {
@@ -492,7 +497,19 @@ impl<'s> Pass<'s> {
                 }
             }
         }
-        let Some((&name, others)) = words.split_last() else { return String::new() };
+        let Some((&name, others)) = words.split_last() else {
+            // `enum : Flags {`: without a name the grammar reads no type but the language's own.
+            let own = |item: &Item| matches!(item, Item::Word(at) if !TYPES.contains(&self.word(*at)));
+            if items[end..].iter().any(own) {
+                for item in &items[end..] {
+                    match *item {
+                        Item::Word(at) | Item::Sign(_, at) | Item::Other(at) => self.blank_lexeme(at),
+                        Item::Group(from, upto) => self.blank_lexemes(from, upto),
+                    }
+                }
+            }
+            return String::new();
+        };
         for &other in others {
             if self.word(other) != "alignas" {
                 self.blank_lexeme(other);

@@ -120,6 +120,18 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
             "namespace" | "class" | "typename" | "constexpr" | "nullptr" => !word(at + 1).is_empty(),
             "template" => lexemes.get(at + 1).is_some_and(|next| next.is(b'<')),
             "public" | "private" | "protected" => lexemes.get(at + 1).is_some_and(|next| next.is(b':')),
+            // `struct Scale : Device`; C has nothing but bits behind a colon there, and a name before them.
+            "struct" => {
+                !word(at + 1).is_empty()
+                    && lexemes.get(at + 2).is_some_and(|next| next.is(b':'))
+                    && word(at + 3).starts_with(|c: char| c.is_alphabetic() || c == '_')
+            }
+            // `const Scale &scale`
+            "const" => {
+                !word(at + 1).is_empty()
+                    && lexemes.get(at + 2).is_some_and(|next| next.is(b'&'))
+                    && !word(at + 3).is_empty()
+            }
             _ => false,
         },
         // `name::name`, unless it is an attribute of C: `[[gnu::pure]]`.

@@ -3,6 +3,7 @@
 use super::heads::Head;
 use super::lexer::Sort;
 use super::mask::{Item, Pass};
+use super::small::is_name;
 use super::words::{ATTRIBUTES, NOISE, QUALIFIERS, TYPES, is_capital, is_capital_or_noise};
 
 impl Pass<'_> {
@@ -78,8 +79,16 @@ impl Pass<'_> {
                         _ => None,
                     };
                     let pointed = matches!(items.get(number + 2), Some(Item::Sign(b'*' | b'&', _)));
+                    // `list_of(word) name`, in C: the call stands for the type.
+                    let behind = items.iter().skip(number + 2);
+                    let mut behind = behind.skip_while(|item| matches!(item, Item::Sign(b'*', _)));
+                    let by_macro = !self.is_cpp
+                        && is_name(word)
+                        && matches!(behind.next(), Some(Item::Word(_)))
+                        && matches!(behind.next(), None | Some(Item::Group(..)))
+                        && number == 0;
                     if let Some((from, upto)) =
-                        group.filter(|_| is_capital(word) && pointed && found.is_bare())
+                        group.filter(|_| (by_macro || (is_capital(word) && pointed)) && found.is_bare())
                     {
                         // `MACRO(word) *name`: the macro makes a type of the word.
                         self.blank_lexemes(from, upto);

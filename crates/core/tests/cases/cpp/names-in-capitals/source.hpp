@@ -1,0 +1,30 @@
+struct TAG {
+    /// Makes an empty one.
+    TAG() noexcept
+        : bytes{}
+    {
+    }
+    explicit TAG(const Bytes &raw) noexcept
+        : bytes(raw)
+    {
+    }
+};
+
+template <>
+inline const TAG *Crate::get_if<TAG>() const noexcept
+{
+    return 0;
+}
+
+namespace press::house::API {
+int weigh();
+}
+
+template <class... Ts>
+struct Overload : Ts... {
+    using Ts::operator()...;
+};
+
+struct Flags {
+    enum : Bits { all = 1 };
+};
