@@ -172,21 +172,9 @@ impl Grammar for ScriptGrammar {
         if text.trim_start().starts_with('<') && text.contains("<script") {
             return only_scripts(text);
         }
-        let typed = self.serves.id == TYPESCRIPT.id;
-        let blanks = forms_not_known(text, typed);
-        // `import("crates").$Crate`: behind a module that is imported no name may begin with the sign.
-        let signed: Vec<usize> =
-            if typed { memchr::memmem::find_iter(text.as_bytes(), b"\").$").collect() } else { Vec::new() };
-        if !signed.is_empty() {
-            let mut bytes = text.as_bytes().to_vec();
-            for blank in blanks {
-                bytes[blank].fill(b' ');
-            }
-            for at in signed {
-                bytes[at + 3] = b'_';
-            }
-            return String::from_utf8(bytes).map_or(Given::all(text), Given::replaced);
-        }
+        // The grammar does not know these forms yet, of which nothing is declared here.
+        let finder = memchr::memmem::Finder::new("port type *");
+        let blanks: Vec<_> = finder.find_iter(text.as_bytes()).map(|at| at + 5..at + 9).collect();
         match blanks.is_empty() {
             true => statements::without_plain_statements(text, self.serves.id == TYPESCRIPT.id),
             false => Given::with_blanks(text, &blanks),
@@ -292,26 +280,6 @@ impl Grammar for ScriptGrammar {
         exports::settle(walk);
         doubt_mangled(walk);
     }
-}
-
-/// Returns what is blanked of forms that the grammar does not know yet, of which nothing is declared here.
-fn forms_not_known(text: &str, typed: bool) -> Vec<std::ops::Range<usize>> {
-    let all = |form: &'static str| {
-        memchr::memmem::find_iter(text.as_bytes(), form.as_bytes()).collect::<Vec<usize>>().into_iter()
-    };
-    let mut blanks: Vec<_> = all("port type *").map(|at| at + 5..at + 9).collect();
-    if typed {
-        // `typeof undefined` as a type.
-        blanks.extend(all("typeof undefined").map(|at| at..at + 6));
-        // `global {` inside a module that is declared.
-        let opens = |at: &usize| {
-            let line = text[..*at].rsplit('\n').next().unwrap_or_default();
-            line.trim().is_empty() && !line.is_empty()
-        };
-        blanks.extend(all("global {").filter(opens).map(|at| at..at + 6));
-        blanks.sort_by_key(|blank| blank.start);
-    }
-    blanks
 }
 
 /// Takes the signatures of a file as not known where a program shortened the names of parameters to single letters, as

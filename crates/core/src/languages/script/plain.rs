@@ -18,7 +18,7 @@ static DIRECTIONS: LazyLock<Regex> = LazyLock::new(|| {
 
 /// Types of other modules: `import('./crates').Crate<T>`; what is called is none.
 static IMPORTED: LazyLock<Regex> =
-    LazyLock::new(|| pattern(r#"(import\((?:'[^'\n]*'|"[^"\n]*")\)\.)(?:\w+\.)*\w+\s*[^\s(\w.]"#));
+    LazyLock::new(|| pattern(r#"(import\((?:'[^'\n]*'|"[^"\n]*")\)\.)(?:[\w$]+\.)*[\w$]+\s*[^\s(\w$.]"#));
 
 /// Names that are words elsewhere: a parameter `using`, a type parameter `type`, a member `abstract`.
 static NAMES: LazyLock<Regex> = LazyLock::new(|| {
@@ -35,6 +35,10 @@ static ACCESSORS: LazyLock<Regex> = LazyLock::new(|| pattern(r"\babstract\s+(acc
 
 /// An optional parameter that is taken apart, in the type of a function: `({ load }?: Crate) => void`.
 static TAKEN_APART: LazyLock<Regex> = LazyLock::new(|| pattern(r"[}\]](\?):"));
+
+/// What a word is for the grammar, and not here: `typeof undefined` as a type, `global {` in a module that is declared.
+static WORDS: LazyLock<Regex> =
+    LazyLock::new(|| pattern(r"(?m)(?:\b(typeof)\s+undefined\b|^[ \t]+(global)\s*\{)"));
 
 /// A function without a name and without a body: `export default function (crate: Crate): void;`.
 static NAMELESS: LazyLock<Regex> = LazyLock::new(|| pattern(r"(?m)^(export default) (function)\s*[<(]"));
@@ -74,6 +78,7 @@ pub(super) fn without_what_is_new(text: &str, typed: bool) -> Given<'_> {
         each(&mut bytes, &NAMES, b"_");
         each(&mut bytes, &ACCESSORS, b" ");
         each(&mut bytes, &TAKEN_APART, b" ");
+        each(&mut bytes, &WORDS, b" ");
         for found in NAMELESS.captures_iter(text) {
             // A signature whose name is the word: the reader of functions knows it.
             bytes[found.get(1).map_or(0..0, |part| part.range())].copy_from_slice(b"function      ");
@@ -168,6 +173,7 @@ mod tests {
         for (text, wanted) in [
             ("interface A<in T, out U extends B> {}", "interface A<   T,     U extends B> {}"),
             ("a: import('./x').Crate<T>", "a:               Crate<T>"),
+            ("a: import('./x').$Crate<T>", "a:               $Crate<T>"),
             ("a: A<B>\n  <C>(d: C): E", "a: A<B>\n ;<C>(d: C): E"),
             ("export { a as void };", "export { a         };"),
             (
