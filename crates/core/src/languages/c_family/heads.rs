@@ -271,7 +271,24 @@ impl Pass<'_> {
             Item::Group(from, upto) => {
                 if self.code[from].is(b'(') {
                     // `(*name)(…)` or a declarator in parentheses.
-                    if !head.named && number > 0 && matches!(items[number - 1], Item::Sign(b'>', _)) {
+                    let behind_angles =
+                        !head.named && number > 0 && matches!(items[number - 1], Item::Sign(b'>', _));
+                    let list = match items.get(number + 1) {
+                        Some(&Item::Group(open, close)) if self.code[open].is(b'(') => Some((open, close)),
+                        _ => None,
+                    };
+                    let in_brackets = upto == from + 2 && self.is_plain_name(from + 1);
+                    if let Some((open, close)) = list.filter(|_| behind_angles && in_brackets) {
+                        // `type<…> (name)(…)`: the brackets keep a macro of that name away.
+                        self.blank_lexeme(from);
+                        self.blank_lexeme(upto);
+                        self.mask_parameters(open, close);
+                        head.named = true;
+                        head.listed = true;
+                        head.name = self.word(from + 1).to_owned();
+                        return number + 2;
+                    }
+                    if behind_angles {
                         // `name<…>(…)`
                         if head.ordinary.pop().is_some() {
                             head.types = head.types.saturating_sub(1);
@@ -418,9 +435,13 @@ impl Pass<'_> {
             next += 1;
         }
         let Some(&Item::Word(name)) = items.get(next) else { return false };
+        // The grammar knows calls with one argument before variables.
+        let several =
+            matches!(items.get(number + 1), Some(&Item::Group(from, upto)) if self.has_several(from, upto));
+        let variable = !self.is_cpp && several;
         let declared = match items.get(next + 1) {
-            Some(&Item::Group(open, _)) => self.code[open].is(b'(') || !self.is_cpp,
-            Some(Item::Sign(b'=' | b',', _)) | None => !self.is_cpp,
+            Some(&Item::Group(open, _)) => self.code[open].is(b'(') || variable,
+            Some(Item::Sign(b'=' | b',', _)) | None => variable,
             Some(&Item::Word(word)) => !self.is_cpp && is_capital(self.word(word)),
             _ => false,
         };
@@ -438,6 +459,11 @@ impl Pass<'_> {
             && !matches!(called, "noexcept" | "throw" | "requires" | "operator")
             // Where another list follows, both are calls in front of it.
             && !self.declares_list(items.get(next + 2..).unwrap_or_default())
+    }
+
+    /// Tells whether a group holds several arguments.
+    pub(super) fn has_several(&self, from: usize, upto: usize) -> bool {
+        self.code[from..upto].iter().any(|lexeme| lexeme.is(b','))
     }
 
     /// Counts a word before the name: a type, or a word that can only be a macro.

@@ -84,6 +84,7 @@ impl Pass<'_> {
                     let mut behind = behind.skip_while(|item| matches!(item, Item::Sign(b'*', _)));
                     let by_macro = !self.is_cpp
                         && is_name(word)
+                        && group.is_some_and(|(from, upto)| self.has_several(from, upto))
                         && matches!(behind.next(), Some(Item::Word(_)))
                         && matches!(behind.next(), None | Some(Item::Group(..)))
                         && number == 0;

@@ -28,3 +28,11 @@ struct Overload : Ts... {
 struct Flags {
     enum : Bits { all = 1 };
 };
+
+struct Tensor {
+    DEVICE_FUNC
+    STRONG_INLINE const Result<is_nan<Scalar>, const Derived>
+    (isnan)() const {
+        return unary(1);
+    }
+};
