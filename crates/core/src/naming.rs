@@ -41,12 +41,11 @@ pub(crate) fn sentence(
         && name.contains('_')
         && !words.first().is_some_and(|first| is_verb(first))
     {
-        let within = words.len() - 1;
+        let within = words.len().saturating_sub(1);
         if let Some(at) = words[..within].iter().position(|word| VERBS.contains(&word.as_str())) {
             words.drain(..at);
         }
     }
-    let (first, rest) = words.split_first()?;
     if name.starts_with(|c: char| !(c.is_alphabetic() || c == '_')) || name.starts_with("__") {
         return None;
     }
@@ -66,53 +65,7 @@ pub(crate) fn sentence(
             let made = words_of(owner.unwrap_or(name)).join(" ");
             format!("{} {} {made}", with("create"), article(&made))
         }
-        kind if kind.is_callable() && kind != Kind::Operator => match first.as_str() {
-            "has" if !rest.is_empty() && !plural => {
-                let what = rest.join(" ");
-                format!("{} whether it has {} {what}", with("tell"), article(&what))
-            }
-            "is" | "was" if names_a_thing(rest) => {
-                let what = rest.join(" ");
-                format!("{} whether it {first} {} {what}", with("tell"), article(&what))
-            }
-            "is" | "has" | "can" | "should" | "was" | "are" if !rest.is_empty() => {
-                format!("{} whether it {all}", with("tell"))
-            }
-            "ensure" | "assert" | "verify" | "check" if rest.len() > 1 && is_auxiliary(&rest[0]) => {
-                let link = if first == "check" { "whether" } else { "that" };
-                format!("{} {link} it {}", with(first), rest.join(" "))
-            }
-            "on" if !rest.is_empty() => format!("{} {}", with("handle"), definite(rest)),
-            "test" if !rest.is_empty() => format!("{} {}", with("test"), rest.join(" ")),
-            "try" if rest.first().is_some_and(|next| is_verb(next)) => match &rest[1..] {
-                [] => format!("{} to {}", with("try"), rest[0]),
-                about => format!("{} to {} {}", with("try"), rest[0], definite(about)),
-            },
-            verb if is_verb(verb) && rest.is_empty() => with(verb),
-            verb if is_verb(verb) => format!("{}{} {}", with(verb), preposition(verb, rest), definite(rest)),
-            word if BARE.contains(&word) || word == "new" => return None,
-            _ => match words.split_last() {
-                // `ready_to_weigh` is no order.
-                Some((_, [.., last])) if BARE.contains(&last.as_str()) => return None,
-                // `crate_weigh` names first what it is about.
-                Some((verb, about)) if is_verb(verb) && !about.is_empty() => {
-                    format!("{} {}", with(verb), definite(about))
-                }
-                // `valid` tells whether something is.
-                _ if declaration.signature.returns.set == Some(ClosedSet::Boolean) => match rest {
-                    [] => format!("{} whether it is {first}", with("tell")),
-                    _ => return None,
-                },
-                // What gives nothing back does something, whatever the word for it.
-                _ if declaration.signature.returns.value == Answer::No => match rest {
-                    [] => with(first),
-                    // Of several words, the first need not be one for what is done.
-                    _ => return None,
-                },
-                _ if declaration.signature.returns.value == Answer::Unknown => return None,
-                _ => format!("{} {}", with("return"), definite(&words)),
-            },
-        },
+        kind if kind.is_callable() && kind != Kind::Operator => deed(declaration, (&words, plural), &with)?,
         Kind::Operator | Kind::File | Kind::Program => return None,
         kind if kind.is_type() && form == Opening::NameFirst && plural => format!("{name} are the {all}"),
         kind if kind.is_type() && form == Opening::NameFirst => format!("{name} is {} {all}", article(&all)),
@@ -124,6 +77,63 @@ pub(crate) fn sentence(
     // What is not ended is read on into the next line in some notations.
     let stop = if language.dialect == Dialect::Colon { "" } else { "." };
     Some(format!("{said}{stop}"))
+}
+
+/// Says what a callable does, by the words of its name; `with` puts a verb into its form.
+fn deed(
+    declaration: &Declaration,
+    (words, plural): (&[String], bool),
+    with: &dyn Fn(&str) -> String,
+) -> Option<String> {
+    let (first, rest) = words.split_first()?;
+    let all = words.join(" ");
+    Some(match first.as_str() {
+        "has" if !rest.is_empty() && !plural => {
+            let what = rest.join(" ");
+            format!("{} whether it has {} {what}", with("tell"), article(&what))
+        }
+        "is" | "was" if names_a_thing(rest) => {
+            let what = rest.join(" ");
+            format!("{} whether it {first} {} {what}", with("tell"), article(&what))
+        }
+        "is" | "has" | "can" | "should" | "was" | "are" if !rest.is_empty() => {
+            format!("{} whether it {all}", with("tell"))
+        }
+        "ensure" | "assert" | "verify" | "check" if rest.len() > 1 && is_auxiliary(&rest[0]) => {
+            let link = if first == "check" { "whether" } else { "that" };
+            format!("{} {link} it {}", with(first), rest.join(" "))
+        }
+        "on" if !rest.is_empty() => format!("{} {}", with("handle"), definite(rest)),
+        "test" if !rest.is_empty() => format!("{} {}", with("test"), rest.join(" ")),
+        "try" if rest.first().is_some_and(|next| is_verb(next)) => match &rest[1..] {
+            [] => format!("{} to {}", with("try"), rest[0]),
+            about => format!("{} to {} {}", with("try"), rest[0], definite(about)),
+        },
+        verb if is_verb(verb) && rest.is_empty() => with(verb),
+        verb if is_verb(verb) => format!("{}{} {}", with(verb), preposition(verb, rest), definite(rest)),
+        word if BARE.contains(&word) || word == "new" => return None,
+        _ => match words.split_last() {
+            // `ready_to_weigh` is no order.
+            Some((_, [.., last])) if BARE.contains(&last.as_str()) => return None,
+            // `crate_weigh` names first what it is about.
+            Some((verb, about)) if is_verb(verb) && !about.is_empty() => {
+                format!("{} {}", with(verb), definite(about))
+            }
+            // `valid` tells whether something is.
+            _ if declaration.signature.returns.set == Some(ClosedSet::Boolean) => match rest {
+                [] => format!("{} whether it is {first}", with("tell")),
+                _ => return None,
+            },
+            // What gives nothing back does something, whatever the word for it.
+            _ if declaration.signature.returns.value == Answer::No => match rest {
+                [] => with(first),
+                // Of several words, the first need not be one for what is done.
+                _ => return None,
+            },
+            _ if declaration.signature.returns.value == Answer::Unknown => return None,
+            _ => format!("{} {}", with("return"), definite(words)),
+        },
+    })
 }
 
 fn is_auxiliary(word: &str) -> bool {

@@ -95,8 +95,8 @@ fn taken_apart(
     let is_list = file.source.slice(parameter.span).starts_with('[');
     let before = signature.parameters[..rank].iter().filter(|p| matches!(p.name, ParamName::Destructured(_)));
     let used = |name: &str| signature.parameters.iter().any(|p| p.named().is_some_and(|used| *used == name));
-    let free = ["options", "settings", "values", "parts"].into_iter().filter(|name| !used(name));
-    let root = if is_list { "values" } else { free.skip(before.count()).next().unwrap_or("rest") };
+    let mut free = ["options", "settings", "values", "parts"].into_iter().filter(|name| !used(name));
+    let root = if is_list { "values" } else { free.nth(before.count()).unwrap_or("rest") };
     let mut whole = new(file, EntryKind::Param, Some(root.to_owned()), rank);
     whole.optional = parameter.optional;
     if custom != TypeCustom::Never && parameter.ty.is_none() {
