@@ -119,8 +119,10 @@ fn side(
         out.names.push(PairedName { entry, name, is });
     }
     answer_series(doc, kind, &mut out, slots);
-    answer_alternatives(doc, &mut out, slots);
-    answer_by_keys(doc, &mut out, slots);
+    if out.names.iter().any(|name| name.is == Match::Unknown) {
+        answer_alternatives(doc, &mut out, slots);
+        answer_by_keys(doc, &mut out, slots);
+    }
     answer_destructured(doc, &mut out, slots);
     pair_near(doc, &mut out, slots);
     pair_remaining(&mut out, slots, collector);
@@ -183,8 +185,10 @@ fn answer_series(doc: &DocComment, kind: EntryKind, side: &mut Side, slots: &[Sl
 fn answer_alternatives(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
     for (at, slot) in slots.iter().enumerate() {
         let Slot::Named(name, _) = slot else { continue };
-        let words = split_words(name.as_str());
-        if side.entry_of[at].is_some() || !words.iter().any(|word| word == "or") {
+        let perhaps =
+            side.entry_of[at].is_none() && ["Or", "_or_"].iter().any(|or| name.as_str().contains(or));
+        let words = if perhaps { split_words(name.as_str()) } else { Vec::new() };
+        if !words.iter().any(|word| word == "or") {
             continue;
         }
         for found in unknown(side) {
@@ -214,6 +218,9 @@ fn answer_by_keys(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
 
 /// What stands below a root that names nothing is that root's, and no second fault.
 fn follow_roots(doc: &DocComment, side: &mut Side) {
+    if side.names.iter().all(|name| name.is != Match::Unknown) {
+        return;
+    }
     let spelt = |name: &PairedName| &doc.entries[name.entry].names[name.name];
     let mut roots: Vec<&Name> = side
         .names

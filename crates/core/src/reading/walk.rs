@@ -732,12 +732,15 @@ fn only_throws(body: &str) -> bool {
 
 /// Tells whether a remark behind what is thrown, or above it, says that it never is.
 fn never_happens(source: &Source, thrown: Span) -> bool {
-    let line = source.line(thrown.start);
-    [line.saturating_sub(1), line, line + 1].iter().any(|&line| {
-        let text = source.line_span(line).map_or("", |span| source.slice(span));
-        let remark = ["//", "/*", "# ", "--"].iter().filter_map(|mark| text.find(mark)).min();
+    let text = source.text();
+    // The line of the throw, the one above and the one below.
+    let (before, behind) = (&text[..thrown.start as usize], &text[thrown.start as usize..]);
+    let begin = before.rmatch_indices('\n').nth(1).map_or(0, |(at, _)| at + 1);
+    let end = behind.match_indices('\n').nth(1).map_or(text.len(), |(at, _)| thrown.start as usize + at);
+    text[begin..end].lines().any(|line| {
+        let remark = ["//", "/*", "# ", "--"].iter().filter_map(|mark| line.find(mark)).min();
         remark.is_some_and(|at| {
-            let lower = text[at..].to_ascii_lowercase();
+            let lower = line[at..].to_ascii_lowercase();
             [
                 "never happen", "not happen", "n't happen", "never get here", "not reached", "unreachable",
                 "impossible",

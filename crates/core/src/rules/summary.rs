@@ -129,13 +129,25 @@ fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
     // What is made of a name may have words of its own: `setUp`, "Sets up".
     let made = || {
         let owner = declaration.owner.map(|owner| context.file.outline.declaration(owner).name.as_str());
-        raw.len() <= 60 && is_made_of_name(context.file.language, (declaration, owner), raw.trim_end())
+        raw.len() <= 60
+            && may_be_made_of(raw, declaration.name.as_str())
+            && is_made_of_name(context.file.language, (declaration, owner), raw.trim_end())
     };
     if echoes || made() {
         let message =
             format!("the description only says the name `{}` again; say what it is for", declaration.name);
         findings.report(span, "", message).related(declaration.name_span, "the name").done();
     }
+}
+
+/// Tells whether a summary is short enough to be a name in words; most are not.
+fn may_be_made_of(summary: &str, name: &str) -> bool {
+    let parts = |c: char| c.is_uppercase() || c == '_';
+    let words = name.chars().filter(|&c| parts(c)).count() + 1;
+    summary.split_ascii_whitespace().count() <= words + 6
+        && name.get(..2).is_some_and(|start| {
+            summary.as_bytes().windows(2).any(|two| two.eq_ignore_ascii_case(start.as_bytes()))
+        })
 }
 
 /// Tells whether a summary holds no word but fillers and those of the name, in whatever form.
