@@ -233,7 +233,7 @@ impl Session {
         let mut visited = self.review_whole(common, Texts::Needed)?;
         let stale = if history { self.stale_in_history()? } else { HashMap::new() };
         for reviewed in &mut visited.files {
-            let path = reviewed.source.path().to_owned();
+            let path = reviewed.text.path().to_owned();
             let found = match &self.change {
                 Some((touched, _)) => touched.stale(&path),
                 None => stale.get(&path).map_or(&[][..], Vec::as_slice),

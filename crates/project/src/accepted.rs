@@ -195,7 +195,7 @@ impl Accepted {
             }
         }
         for file in files.iter_mut() {
-            let path = file.source.path().to_owned();
+            let path = file.text.path().to_owned();
             for finding in file.findings.iter_mut().filter(|finding| finding.state == State::New) {
                 take(&mut left, &Fingerprint::of(&path, finding), &mut finding.state);
             }
@@ -203,7 +203,7 @@ impl Accepted {
         if !moved.is_empty() {
             pass_on(&moved, &mut left, files);
         }
-        let reviewed: HashSet<&str> = files.iter().map(|file| file.source.path()).collect();
+        let reviewed: HashSet<&str> = files.iter().map(|file| file.text.path()).collect();
         let is_gone = |known: &Fingerprint, count: &u64| {
             *count > 0
                 && (reviewed.contains(known.path.as_str()) || there.get(known.path.as_str()) == Some(&false))
@@ -217,7 +217,7 @@ impl Accepted {
         let mut added = 0;
         for file in files {
             for finding in file.findings.iter().filter(|finding| finding.state == State::New) {
-                *self.counts.entry(Fingerprint::of(file.source.path(), finding)).or_default() += 1;
+                *self.counts.entry(Fingerprint::of(file.text.path(), finding)).or_default() += 1;
                 added += 1;
             }
         }

@@ -19,12 +19,13 @@ use smol_str::SmolStr;
 
 use crate::cache::{Cache, ContentHash, Facts, Record, Stamp, States, StoredReview, hash};
 use crate::decode::{Decoded, ReadFailure, read};
+use crate::held::Held;
 use crate::{Encoding, Found, Nested};
 
 /// A file that was reviewed.
 pub struct Reviewed {
-    /// Its text.
-    pub source: Source,
+    /// Its path, and its text where a finding points into it.
+    pub text: Held,
     /// How its bytes encode it.
     pub encoding: Encoding,
     /// Its language's id.
@@ -48,13 +49,13 @@ impl Reviewed {
     #[must_use]
     pub fn with(reading: &FileReading<'_>, encoding: Encoding, review: review::FileReview) -> Self {
         // The text is only needed where a finding points into it.
-        let source = if review.findings.is_empty() {
-            Source::new(reading.source.path(), "")
+        let text = if review.findings.is_empty() {
+            Held::nothing(reading.source.path(), reading.source.text().len() as u64)
         } else {
-            reading.source.clone()
+            Held::of(&reading.source)
         };
         Self {
-            source,
+            text,
             encoding,
             language: reading.language.id.as_str(),
             tallies: coverage::tallies(reading, &review),
@@ -71,7 +72,7 @@ impl Reviewed {
         if self.findings.is_empty() {
             // Without findings nobody held the text.
             let Ok((decoded, source)) = load(file, settings) else { return };
-            (self.encoding, self.source) = (decoded.encoding, source);
+            (self.encoding, self.text) = (decoded.encoding, Held::of(&source));
         }
         self.findings.extend_from_slice(findings);
         self.findings.sort_by(|a, b| {
@@ -96,15 +97,16 @@ impl Reviewed {
         let language = settings.find_language(&record.language).map_or(file.language, |found| found);
         let stored = record.review.as_ref().filter(|_| texts == Texts::Needed);
         let findings = stored.map(StoredReview::findings).unwrap_or_default();
-        let (encoding, source) = if findings.is_empty() {
-            (Encoding::Utf8, Source::new(&file.shown, ""))
+        let (encoding, text) = if findings.is_empty() {
+            let length = std::fs::metadata(&file.path).map_or(0, |metadata| metadata.len());
+            (Encoding::Utf8, Held::nothing(&file.shown, length))
         } else {
             let (decoded, source) = load(file, settings)?;
-            (decoded.encoding, source)
+            (decoded.encoding, Held::of(&source))
         };
         let review = record.review.as_ref();
         Ok(Self {
-            source,
+            text,
             encoding,
             language: language.id.as_str(),
             findings,
@@ -160,7 +162,7 @@ pub enum Texts {
 
 /// How many bytes of text are held with what was read of them, until all files have told what they know;
 /// files beyond are read a second time, so that memory does not grow with the project.
-pub(crate) const HELD_BYTES: u64 = 48 << 20;
+pub(crate) const HELD_BYTES: u64 = 24 << 20;
 
 /// Marks of generated files, looked for in their first lines.
 const GENERATED: &[&str] = &[
@@ -240,7 +242,7 @@ pub fn review_files(work: Work<'_>) -> (Vec<Result<Reviewed, Unread>>, Option<St
     if let (Some(cache), Some((states, records))) = (work.cache, known) {
         let mut reviews: HashMap<&str, &Reviewed> = HashMap::new();
         for reviewed in results.iter().flatten() {
-            reviews.insert(reviewed.source.path(), reviewed);
+            reviews.insert(reviewed.text.path(), reviewed);
         }
         let kept = records.into_iter().map(|mut record| {
             let state = states.get(&record.family).copied().unwrap_or_default();

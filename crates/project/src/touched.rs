@@ -150,12 +150,12 @@ impl Touched {
 
     /// Leaves of a review what is touched: of findings that are a file's own, those on lines that are new.
     pub fn restrict(&self, reviewed: &mut Reviewed) {
-        let Some(file) = self.files.get(reviewed.source.path()) else {
+        let Some(file) = self.files.get(reviewed.text.path()) else {
             reviewed.findings.clear();
             reviewed.tallies.clear();
             return;
         };
-        let source = &reviewed.source;
+        let source = &reviewed.text.source();
         reviewed.findings.retain(|finding| match finding.declaration_span {
             Some(name) => file.names.contains(&name.start),
             None => {

@@ -152,7 +152,7 @@ fn results_come_back_in_the_order_of_the_files() {
     for jobs in [1, 3] {
         let paths: Vec<String> = reviewed(&files, &settings, jobs)
             .into_iter()
-            .map(|result| result.ok().unwrap().source.path().to_owned())
+            .map(|result| result.ok().unwrap().text.path().to_owned())
             .collect();
         assert!(paths.is_sorted() && paths.len() == 30);
     }

@@ -201,7 +201,7 @@ impl Coverage {
             let folder = folder.trim_start_matches("./").trim_end_matches('/');
             let below = |path: &str| path.strip_prefix(folder).is_some_and(|rest| rest.starts_with('/'));
             let mut counts = Counts::default();
-            for file in files.iter().filter(|file| below(file.source.path())) {
+            for file in files.iter().filter(|file| below(file.text.path())) {
                 file.tallies.iter().for_each(|tally| counts.add(tally.counts));
             }
             let what = format!("described in {folder}");
@@ -274,7 +274,7 @@ fn changed_files(
     let mut out: BTreeMap<String, (Counts, Counts)> = BTreeMap::new();
     for (files, is_now) in [(before, false), (now, true)] {
         for file in files {
-            let path = file.source.path();
+            let path = file.text.path();
             let path = if is_now { path } else { names.get(path).copied().unwrap_or(path) };
             let counts = out.entry(session.typed_path(path)).or_default();
             for tally in &file.tallies {
@@ -290,7 +290,7 @@ fn group(files: &[Reviewed], by: By, session: &Session) -> (Counts, Vec<(String,
     let mut total = Counts::default();
     let mut groups: BTreeMap<String, Counts> = BTreeMap::new();
     for file in files {
-        let path = session.typed_path(file.source.path());
+        let path = session.typed_path(file.text.path());
         for tally in &file.tallies {
             let name = match by {
                 By::Folder => path.rsplit_once('/').map_or(".", |(folder, _)| folder).to_owned(),

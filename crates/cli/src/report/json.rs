@@ -24,7 +24,7 @@ pub(crate) fn shape<'a>(view: &View<'a>) -> wire::Review<'a> {
     let totals = view.totals;
     wire::Review {
         format: REVIEW_FORMAT.into(),
-        findings: view.files.iter().flat_map(|file| file.findings.iter().map(|f| finding(file, f))).collect(),
+        findings: view.files.iter().flat_map(findings).collect(),
         totals: wire::ReviewTotals {
             files: totals.files,
             declarations: totals.counts.declared,
@@ -45,9 +45,17 @@ pub(super) fn pretty(value: &impl serde::Serialize) -> String {
     serde_json::to_string_pretty(value).unwrap_or_default() + "\n"
 }
 
-fn finding<'a>(file: &'a Reviewed, finding: &'a Finding) -> wire::Finding<'a> {
+fn findings(file: &Reviewed) -> Vec<wire::Finding<'_>> {
+    if file.findings.is_empty() {
+        return Vec::new();
+    }
+    let source = file.text.source();
+    file.findings.iter().map(|found| finding((file, &source), found)).collect()
+}
+
+fn finding<'a>((file, source): (&'a Reviewed, &Source), finding: &'a Finding) -> wire::Finding<'a> {
     let raw = &finding.raw;
-    let place = Place::of(&file.source, file.encoding, raw.span);
+    let place = Place::of(source, file.encoding, raw.span);
     let (state, reason) = match &finding.state {
         State::New => ("new", None),
         State::Accepted => ("accepted", None),
@@ -56,7 +64,7 @@ fn finding<'a>(file: &'a Reviewed, finding: &'a Finding) -> wire::Finding<'a> {
     wire::Finding {
         rule: raw.rule.as_str().into(),
         level: finding.level.as_str().into(),
-        path: file.source.path().into(),
+        path: file.text.path().into(),
         line: place.line,
         column: place.column,
         end_line: place.end_line,
@@ -64,38 +72,37 @@ fn finding<'a>(file: &'a Reviewed, finding: &'a Finding) -> wire::Finding<'a> {
         start: place.start,
         end: place.end,
         declaration: finding.declaration.as_str().into(),
-        declaration_line: finding.declaration_span.map(|span| file.source.line(span.start)),
+        declaration_line: finding.declaration_span.map(|span| source.line(span.start)),
         subject: raw.subject.as_str().into(),
         message: raw.message.as_str().into(),
         suggestion: raw.suggestion.as_deref().map(Into::into),
         related: raw
             .related
             .iter()
-            .map(|related| related_place(file, related.span, &related.label))
+            .map(|related| related_place((file, source), related.span, &related.label))
             .collect(),
         edits: raw
             .edits
             .iter()
             .map(|edit| {
-                let place = Place::of(&file.source, file.encoding, edit.span);
+                let place = Place::of(source, file.encoding, edit.span);
                 wire::Edit { start: place.start, end: place.end, text: edit.text.as_str().into() }
             })
             .collect(),
         state: state.into(),
         reason: reason.map(Into::into),
-        fingerprint: fingerprint(&[
-            raw.rule.as_str(),
-            file.source.path(),
-            &finding.declaration,
-            &raw.subject,
-        ]),
+        fingerprint: fingerprint(&[raw.rule.as_str(), file.text.path(), &finding.declaration, &raw.subject]),
     }
 }
 
-fn related_place<'a>(file: &'a Reviewed, span: Span, label: &'a str) -> wire::Related<'a> {
-    let place = Place::of(&file.source, file.encoding, span);
+fn related_place<'a>(
+    (file, source): (&'a Reviewed, &Source),
+    span: Span,
+    label: &'a str,
+) -> wire::Related<'a> {
+    let place = Place::of(source, file.encoding, span);
     wire::Related {
-        path: file.source.path().into(),
+        path: file.text.path().into(),
         line: place.line,
         column: place.column,
         end_line: place.end_line,

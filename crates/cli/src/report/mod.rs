@@ -69,7 +69,7 @@ impl Totals {
         let mut out = Self::default();
         for file in files {
             out.files += 1;
-            out.bytes += u64::try_from(file.source.text().len()).unwrap_or(u64::MAX);
+            out.bytes += file.text.length();
             out.unparsed_bytes += file.unparsed_bytes;
             for tally in &file.tallies {
                 out.counts.add(tally.counts);

@@ -10,9 +10,10 @@ use super::View;
 pub(crate) fn render(view: &View<'_>) -> String {
     let mut out = String::new();
     for file in view.files {
-        let path = view.session.typed_path(file.source.path());
+        let path = view.session.typed_path(file.text.path());
+        let mut source = None;
         for finding in file.findings.iter().filter(|finding| finding.state == State::New) {
-            let at = file.source.position(finding.raw.span.start);
+            let at = source.get_or_insert_with(|| file.text.source()).position(finding.raw.span.start);
             let (level, rule, message) = (finding.level.as_str(), finding.raw.rule, &finding.raw.message);
             // Writing to a string cannot fail.
             let _ = writeln!(out, "{path}:{}:{}: {level} {rule}: {message}", at.line, at.column);

@@ -41,10 +41,11 @@ pub(crate) fn render(view: &View<'_>) -> String {
 }
 
 fn file_report(view: &View<'_>, file: &Reviewed, findings: &[&Finding]) -> String {
-    let path = view.session.typed_path(file.source.path());
+    let path = view.session.typed_path(file.text.path());
+    let source = file.text.source();
     let mut out = rule_line(&path, &plural(findings.len(), "finding"));
     for finding in findings {
-        out.push_str(&excerpt(&file.source, &path, finding));
+        out.push_str(&excerpt(&source, &path, finding));
         if view.verbose {
             let line = format!("vinequill: waive {} -- WHY", finding.raw.rule);
             out.push_str(&styled(style::FAINT, &format!("\nto waive it, in its comment: {line}")));
@@ -136,7 +137,7 @@ fn overview(view: &View<'_>) -> String {
     let mut by_folder: BTreeMap<String, usize> = BTreeMap::new();
     let mut by_file: Vec<(usize, String)> = Vec::new();
     for file in view.files {
-        let path = view.session.typed_path(file.source.path());
+        let path = view.session.typed_path(file.text.path());
         let mut count = 0;
         for finding in &file.findings {
             if finding.state == State::New && (view.notes || finding.level > Level::Note) {
@@ -276,10 +277,15 @@ fn waived(view: &View<'_>) -> String {
         return out;
     }
     for file in view.files {
-        let path = view.session.typed_path(file.source.path());
+        let path = view.session.typed_path(file.text.path());
+        let is_waived = |finding: &Finding| matches!(finding.state, State::Waived(_));
+        if !file.findings.iter().any(is_waived) {
+            continue;
+        }
+        let source = file.text.source();
         for finding in &file.findings {
             if let State::Waived(reason) = &finding.state {
-                let line = file.source.line(finding.raw.span.start);
+                let line = source.line(finding.raw.span.start);
                 // Writing to a string cannot fail.
                 let _ = writeln!(out, "{:<HEAD$}{path}:{line} {}: {reason}", "", finding.raw.rule);
             }
