@@ -94,7 +94,10 @@ impl Debt {
             let text = told(debtor.source, doc);
             let whole = debtor.source.slice(doc.span);
             returns &= !(by_text && sentence_answers(&text));
-            thrown.retain(|&at| !(named && names_exception((&text, whole), &debtor.signature.throws[at])));
+            thrown.retain(|&at| {
+                let thrown = &debtor.signature.throws[at];
+                !named || has_entry(doc, thrown) || !names_exception((&text, whole), thrown)
+            });
         }
         let owed = |list: Vec<bool>, owed: bool| list.into_iter().map(|each| each && owed).collect();
         let mut out = Self {
@@ -296,6 +299,15 @@ fn sentence_answers(text: &str) -> bool {
             || subjects.contains(&&*opening)
             || subjects.contains(&will);
         opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
+    })
+}
+
+/// Tells whether an exception has an entry under its own name, however qualified.
+fn has_entry(doc: &DocComment, thrown: &Thrown) -> bool {
+    let last = |name: &str| name.rsplit(['.', ':', '\\']).next().unwrap_or_default().to_owned();
+    let wanted = last(thrown.ty.as_str());
+    doc.entries_of(EntryKind::Throws).any(|entry| {
+        entry.names.is_empty() || entry.names.iter().any(|name| last(name.name.as_str()) == wanted)
     })
 }
 
