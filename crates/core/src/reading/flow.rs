@@ -4,7 +4,7 @@ use std::collections::HashMap;
 use std::sync::OnceLock;
 
 use crate::model::{Answer, Declaration, Name, Origin, Thrown};
-use crate::text::Span;
+use crate::text::{Source, Span};
 
 /// Exception types of a standard library, each with its supertype.
 pub struct Hierarchy {
@@ -158,4 +158,25 @@ pub(super) fn leaves(raised: &Name, caught: &[Name], hierarchy: &Hierarchy, type
         }
     }
     answer
+}
+
+/// Tells whether a remark behind what is thrown, or above it, says that it never is.
+pub(super) fn never_happens(source: &Source, thrown: Span) -> bool {
+    let text = source.text();
+    // The line of the throw, the one above and the one below.
+    let (before, behind) = (&text[..thrown.start as usize], &text[thrown.start as usize..]);
+    let begin = before.rmatch_indices('\n').nth(1).map_or(0, |(at, _)| at + 1);
+    let end = behind.match_indices('\n').nth(1).map_or(text.len(), |(at, _)| thrown.start as usize + at);
+    text[begin..end].lines().any(|line| {
+        let remark = ["//", "/*", "# ", "--"].iter().filter_map(|mark| line.find(mark)).min();
+        remark.is_some_and(|at| {
+            let lower = line[at..].to_ascii_lowercase();
+            [
+                "never happen", "not happen", "n't happen", "never get here", "not reached", "unreachable",
+                "impossible",
+            ]
+            .iter()
+            .any(|words| lower.contains(words))
+        })
+    })
 }

@@ -2,7 +2,7 @@
 //!
 //! `mask` decides what the grammar is given; `walk` goes through the tree once and asks the language's
 //! `Grammar` what a node declares or does; `tree` is asked as a whole; `flow` works out what leaves a body; `gather` takes the comments
-//! on the way, `comments` takes them apart into lines; `classes` tells what shows in colours; `attach` finds out which declaration each belongs to.
+//! on the way, `comments` takes them apart into lines; `classes` tells what shows in colours; `attach` finds out which declaration each belongs to, `remarks` which ordinary ones describe it.
 //! The other way round, `carrying` puts lines into comment marks, and `placing` puts a comment where its
 //! readers look for it.
 
@@ -17,6 +17,7 @@ mod language;
 mod mask;
 mod parsers;
 mod placing;
+mod remarks;
 mod tree;
 mod walk;
 

@@ -730,27 +730,6 @@ fn only_throws(body: &str) -> bool {
     ["throw ", "raise "].iter().any(|word| first.starts_with(word))
 }
 
-/// Tells whether a remark behind what is thrown, or above it, says that it never is.
-fn never_happens(source: &Source, thrown: Span) -> bool {
-    let text = source.text();
-    // The line of the throw, the one above and the one below.
-    let (before, behind) = (&text[..thrown.start as usize], &text[thrown.start as usize..]);
-    let begin = before.rmatch_indices('\n').nth(1).map_or(0, |(at, _)| at + 1);
-    let end = behind.match_indices('\n').nth(1).map_or(text.len(), |(at, _)| thrown.start as usize + at);
-    text[begin..end].lines().any(|line| {
-        let remark = ["//", "/*", "# ", "--"].iter().filter_map(|mark| line.find(mark)).min();
-        remark.is_some_and(|at| {
-            let lower = line[at..].to_ascii_lowercase();
-            [
-                "never happen", "not happen", "n't happen", "never get here", "not reached", "unreachable",
-                "impossible",
-            ]
-            .iter()
-            .any(|words| lower.contains(words))
-        })
-    })
-}
-
 fn thrown(
     flow: &Flow,
     hierarchy: &super::Hierarchy,
@@ -761,7 +740,7 @@ fn thrown(
         span: raised.span,
         origin: raised.origin,
         leaves: flow::leaves(&raised.ty, handlers, hierarchy, types),
-        exempt: raised.exempt || never_happens(source, raised.span),
+        exempt: raised.exempt || flow::never_happens(source, raised.span),
         condition: raised.condition,
         caught: handlers.clone(),
         via: None,
