@@ -302,12 +302,16 @@ fn sentence_answers(text: &str) -> bool {
     })
 }
 
+/// Returns the last part of a type's name, however it is qualified.
+fn last_part(name: &str) -> &str {
+    name.rsplit(['.', ':', '\\']).next().unwrap_or_default()
+}
+
 /// Tells whether an exception has an entry under its own name, however qualified.
 fn has_entry(doc: &DocComment, thrown: &Thrown) -> bool {
-    let last = |name: &str| name.rsplit(['.', ':', '\\']).next().unwrap_or_default().to_owned();
-    let wanted = last(thrown.ty.as_str());
+    let wanted = last_part(thrown.ty.as_str());
     doc.entries_of(EntryKind::Throws).any(|entry| {
-        entry.names.is_empty() || entry.names.iter().any(|name| last(name.name.as_str()) == wanted)
+        entry.names.is_empty() || entry.names.iter().any(|name| last_part(name.name.as_str()) == wanted)
     })
 }
 
@@ -342,7 +346,7 @@ fn names_exception((told, whole): (&str, &str), thrown: &Thrown) -> bool {
         "throws" => {
             ["throws", "Throws", "thrown", "throw", "rethrows", "Rethrows"].iter().any(|word| has(told, word))
         }
-        ty => ty.rsplit(['.', ':', '\\']).next().is_some_and(|name| !name.is_empty() && has(whole, name)),
+        ty => !last_part(ty).is_empty() && has(whole, last_part(ty)),
     }
 }
 

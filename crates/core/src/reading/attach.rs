@@ -193,13 +193,17 @@ const fn is_lines(carrier: Carrier) -> bool {
 /// Tells whether a comment stands behind a finished declaration, with nothing behind it on its line: it was
 /// written about what stands before it.
 fn closes_its_line(source: &Source, comment: Span) -> bool {
-    let (first, last) = (source.line(comment.start), source.line(comment.end.saturating_sub(1)));
-    first == last
-        && source.line_span(first).is_some_and(|line| {
-            let before = source.slice(Span::new(line.start, comment.start)).trim_end();
-            let behind = source.slice(Span::new(comment.end.min(line.end), line.end));
-            before.ends_with([';', ',', '}']) && behind.trim().is_empty()
-        })
+    let line = source.line(comment.start);
+    let Some(end) = source.line_span(line).map(|span| span.end) else { return false };
+    source.line(comment.end.saturating_sub(1)) == line
+        && before_on_line(source, comment).ends_with([';', ',', '}'])
+        && source.slice(Span::new(comment.end.min(end), end)).trim().is_empty()
+}
+
+/// Returns what stands before a comment on its first line.
+fn before_on_line(source: &Source, comment: Span) -> &str {
+    let line = source.line_span(source.line(comment.start));
+    line.map_or("", |line| source.slice(Span::new(line.start, comment.start)).trim())
 }
 
 /// Tells whether a comment, parted by an empty line from the declaration at `start`, is the heading of several:
@@ -424,11 +428,8 @@ const TAGS_OF_CALLABLES: &[&str] = &[
 ];
 
 fn is_trailing(source: &Source, comment: Span) -> bool {
-    let line = source.line(comment.start);
-    source.line_span(line).is_some_and(|span| {
-        let before = source.slice(Span::new(span.start, comment.start)).trim();
-        !before.is_empty() && !before.ends_with(['{', ';', '}', '(', ',', '/'])
-    })
+    let before = before_on_line(source, comment);
+    !before.is_empty() && !before.ends_with(['{', ';', '}', '(', ',', '/'])
 }
 
 /// Tells whether only white space and preprocessor lines lie between two offsets.

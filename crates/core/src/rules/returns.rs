@@ -230,11 +230,11 @@ fn declaration_takes_callback(context: &Context<'_>) -> bool {
 
 /// Tells whether a comment says that others are to write the body.
 fn is_left_to_others(comment: &str) -> bool {
+    let done = ["overrid", "overwritten", "extended by", "implemented by", "redefined", "filled in"];
     let lower = comment.to_ascii_lowercase();
-    ["must", "should", "to", "can", "may"].iter().any(|verb| {
-        ["overrid", "overwritten", "extended by", "implemented by", "redefined", "filled in"]
-            .iter()
-            .any(|done| lower.contains(&format!("{verb} be {done}")))
+    lower.match_indices(" be ").any(|(at, be)| {
+        ["must", "should", "to", "can", "may"].iter().any(|verb| lower[..at].ends_with(verb))
+            && done.iter().any(|done| lower[at + be.len()..].starts_with(done))
     })
 }
 
@@ -266,6 +266,10 @@ fn is_asynchronous(context: &Context<'_>) -> bool {
 fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
     let declaration = context.declaration();
     if !declaration.kind.is_callable() || declaration.signature.returns.value != Answer::No {
+        return;
+    }
+    // Most say nothing of it: no more is looked at then.
+    if !context.doc.has(EntryKind::Returns) {
         return;
     }
     // What is only there to be filled in gives back what those will that fill it in.
