@@ -2,8 +2,8 @@
 
 use crate::index::Family;
 use crate::model::{
-    Answer, Construction, Declaration, DocComment, EntryKind, Kind, MarkStanding, Origin, Said, Signature,
-    Thrown, Variadic,
+    Answer, Construction, Declaration, DocComment, EntryKind, Kind, Mark, MarkStanding, Origin, Said,
+    Signature, Thrown, Variadic,
 };
 use crate::notations;
 use crate::pairing::Pairing;
@@ -113,7 +113,10 @@ impl Debt {
         } else {
             String::new()
         };
-        let aliases = tag_aliases(debtor.source, doc);
+        let mut aliases = tag_aliases(debtor.source, doc);
+        let words = for_tools(debtor.source, doc, "param").flat_map(str::split_whitespace);
+        aliases.extend(words.filter_map(|word| word.trim_start_matches(['&', '.']).strip_prefix('$')));
+        out.returns &= for_tools(debtor.source, doc, "return").next().is_none();
         for (owed, parameter) in out.params.iter_mut().zip(&debtor.signature.parameters) {
             *owed &= !parameter.named().is_some_and(|name| aliases.contains(&name.as_str()));
             *owed &= !(parameter.typed_enough && demand.param != Owe::Always);
@@ -237,6 +240,20 @@ fn tag_aliases<'a>(source: &'a Source, doc: &DocComment) -> Vec<&'a str> {
             behind.split_whitespace().next()
         })
         .collect()
+}
+
+/// Returns the lines of tags that tools read in the place of `kind`, and more exactly: `@crate-param list<Crate> $first`.
+fn for_tools<'a>(
+    source: &'a Source,
+    doc: &'a DocComment,
+    kind: &'static str,
+) -> impl Iterator<Item = &'a str> {
+    let named = move |mark: &&Mark| {
+        mark.name.as_str().rsplit_once('-').is_some_and(|(_, end)| end == kind)
+            && doc.notation.as_str() == "tags"
+    };
+    let rows = doc.marks.iter().filter(named).flat_map(|mark| mark.lines.0..mark.lines.1);
+    rows.filter_map(|row| doc.lines.get(row as usize)).map(|&line| source.slice(line))
 }
 
 /// Returns what a comment says outside of its entries, lines joined by spaces and paragraphs by line breaks.

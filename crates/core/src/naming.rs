@@ -12,9 +12,17 @@ pub(crate) fn is_made_of_name(
     (declaration, owner): (&Declaration, Option<&str>),
     text: &str,
 ) -> bool {
-    [Opening::ThirdPerson, Opening::Imperative, Opening::NameFirst]
+    let first = text.split(|c: char| !c.is_alphabetic()).next().unwrap_or_default();
+    let forms = [
+        // `process` ends so too.
+        (Opening::Imperative, !first.ends_with('s') || first.ends_with("ss")),
+        (Opening::ThirdPerson, first.ends_with('s')),
+        (Opening::NameFirst, text.starts_with(declaration.name.as_str())),
+    ];
+    forms
         .into_iter()
-        .any(|form| sentence((declaration, owner), form, language).is_some_and(|said| said == text))
+        .filter(|&(_, may_be)| may_be)
+        .any(|(form, _)| sentence((declaration, owner), form, language).is_some_and(|said| said == text))
 }
 
 /// Words that stand before a noun without an article.

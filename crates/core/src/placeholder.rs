@@ -11,8 +11,8 @@ pub(crate) fn is_placeholder(text: &str, name: &str, own: &str) -> bool {
     if !own.is_empty() && text.trim_end_matches('.') == own.trim().trim_end_matches('.') {
         return true;
     }
-    // The generic kinds are short; what begins so is put there when the comment is read.
-    if text.len() > 80 || text.starts_with(['$', '%', '{']) {
+    // The generic kinds are short; what begins so is put there when the comment is read, or is a value.
+    if text.len() > 80 || text.starts_with(['$', '%', '{', '"', '\'', '`']) {
         return false;
     }
     let lower = text.to_lowercase();
@@ -72,7 +72,9 @@ mod tests {
         for text in ["TODO: describe", "Description of load", "document me", "TBD.", "[description]"] {
             assert!(is_placeholder(text, "load", "TODO: describe"), "{text}");
         }
-        for text in ["Description of the harvest in kg", "the load", "TODO list of the press", ""] {
+        for text in
+            ["Description of the harvest in kg", "the load", "TODO list of the press", "\"summary\"", ""]
+        {
             assert!(!is_placeholder(text, "load", "TODO: describe"), "{text}");
         }
     }

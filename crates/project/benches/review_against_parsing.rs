@@ -14,6 +14,10 @@ use vinequill_core::settings::{Config, Overrides, Settings};
 use vinequill_core::text::Source;
 use vinequill_project::{Found, Nested, Selection, Texts, Work, find_files, read, review_files};
 
+/// As the program has it; the grammars' own code, which is in C, has the system's on both sides.
+#[global_allocator]
+static ALLOCATOR: mimalloc::MiMalloc = mimalloc::MiMalloc;
+
 const WORKERS: usize = 2;
 const ROUNDS: usize = 9;
 

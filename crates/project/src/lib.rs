@@ -19,7 +19,7 @@ pub use accepted::{ACCEPTED_FILE, Accepted, AcceptedFailure, Fingerprint};
 pub use cache::Cache;
 pub use config::{ConfigFailure, Configured, Nested, Source as ConfigSource, configure, nearest_project};
 pub use decode::{Decoded, Encoding, ReadFailure, decode, read};
-pub use held::Held;
+pub use held::{Held, Room};
 pub use history::{
     BlobId, Change, CommitId, From, HistoryFailure, InRevision, Repository, Since, Snapshot, Step, Version,
 };

@@ -19,7 +19,7 @@ use smol_str::SmolStr;
 
 use crate::cache::{Cache, ContentHash, Facts, Record, Stamp, States, StoredReview, hash};
 use crate::decode::{Decoded, ReadFailure, read};
-use crate::held::Held;
+use crate::held::{Held, Room};
 use crate::{Encoding, Found, Nested};
 
 /// A file that was reviewed.
@@ -39,20 +39,23 @@ pub struct Reviewed {
 }
 
 impl Reviewed {
-    /// Reviews a file that was read.
+    /// Reviews a file that was read; its text is held in the `room` for it, if findings will be shown.
     #[must_use]
-    pub fn of(reading: &FileReading<'_>, encoding: Encoding) -> Self {
-        Self::with(reading, encoding, review::review(reading))
+    pub fn of(reading: &FileReading<'_>, encoding: Encoding, room: Option<&Room>) -> Self {
+        Self::with(reading, (encoding, room), review::review(reading))
     }
 
     /// Takes the review of a file that was read.
     #[must_use]
-    pub fn with(reading: &FileReading<'_>, encoding: Encoding, review: review::FileReview) -> Self {
+    pub fn with(
+        reading: &FileReading<'_>,
+        (encoding, room): (Encoding, Option<&Room>),
+        review: review::FileReview,
+    ) -> Self {
         // The text is only needed where a finding points into it.
-        let text = if review.findings.is_empty() {
-            Held::nothing(reading.source.path(), reading.source.text().len() as u64)
-        } else {
-            Held::of(&reading.source)
+        let text = match room.filter(|_| !review.findings.is_empty()) {
+            Some(room) => Held::of(&reading.source, room),
+            None => Held::nothing(reading.source.path(), reading.source.text().len() as u64),
         };
         Self {
             text,
@@ -72,7 +75,7 @@ impl Reviewed {
         if self.findings.is_empty() {
             // Without findings nobody held the text.
             let Ok((decoded, source)) = load(file, settings) else { return };
-            (self.encoding, self.text) = (decoded.encoding, Held::of(&source));
+            (self.encoding, self.text) = (decoded.encoding, Held::of(&source, &Room::default()));
         }
         self.findings.extend_from_slice(findings);
         self.findings.sort_by(|a, b| {
@@ -87,7 +90,12 @@ impl Reviewed {
     }
 
     /// Makes a review of what was kept. The text is only read where a finding points into it.
-    fn recall(file: &Found, record: &Record, (settings, texts): (&Settings, Texts)) -> Result<Self, Unread> {
+    fn recall(
+        file: &Found,
+        record: &Record,
+        (settings, texts): (&Settings, Texts),
+        room: &Room,
+    ) -> Result<Self, Unread> {
         if record.generated && !file.named {
             return Err(Unread::Generated);
         }
@@ -102,7 +110,7 @@ impl Reviewed {
             (Encoding::Utf8, Held::nothing(&file.shown, length))
         } else {
             let (decoded, source) = load(file, settings)?;
-            (decoded.encoding, Held::of(&source))
+            (decoded.encoding, Held::of(&source, room))
         };
         let review = record.review.as_ref();
         Ok(Self {
@@ -162,7 +170,7 @@ pub enum Texts {
 
 /// How many bytes of text are held with what was read of them, until all files have told what they know;
 /// files beyond are read a second time, so that memory does not grow with the project.
-pub(crate) const HELD_BYTES: u64 = 24 << 20;
+pub(crate) const HELD_BYTES: u64 = 12 << 20;
 
 /// Marks of generated files, looked for in their first lines.
 const GENERATED: &[&str] = &[
@@ -234,11 +242,13 @@ pub fn visit_files<T: Send>(work: Work<'_>, visit: &Visit<'_, T>) -> Vec<Result<
 /// out again. Also returns what is to be told of the cache.
 #[must_use]
 pub fn review_files(work: Work<'_>) -> (Vec<Result<Reviewed, Unread>>, Option<String>) {
+    let room = Room::default();
+    let held_in = (work.texts == Texts::Needed).then_some(&room);
     let recall = |file: &Found, record: &Record, settings: &Settings| {
-        Reviewed::recall(file, record, (settings, work.texts))
+        Reviewed::recall(file, record, (settings, work.texts), &room)
     };
     let Ran { results, known, note } =
-        run(work, Some(&recall), &|_, reading, decoded| Reviewed::of(reading, decoded.encoding));
+        run(work, Some(&recall), &|_, reading, decoded| Reviewed::of(reading, decoded.encoding, held_in));
     if let (Some(cache), Some((states, records))) = (work.cache, known) {
         let mut reviews: HashMap<&str, &Reviewed> = HashMap::new();
         for reviewed in results.iter().flatten() {

@@ -154,7 +154,7 @@ impl Coverage {
             return Ok((visited.files, Vec::new(), exit, left));
         }
         let visited = session.visit(&self.common, |_, reading, decoded| {
-            (Reviewed::of(reading, decoded.encoding), gaps(session, reading))
+            (Reviewed::of(reading, decoded.encoding, None), gaps(session, reading))
         })?;
         let left = session.left_out(&visited.turned_out());
         let exit = session.complain(visited.unread.iter());

@@ -62,7 +62,7 @@ impl Pages {
             bar.inc(1);
             let review = review(reading);
             let page = collect(reading, &review);
-            (page, Reviewed::with(reading, decoded.encoding, review))
+            (page, Reviewed::with(reading, (decoded.encoding, None), review))
         });
         bar.finish_and_clear();
         let visited = visited?;

@@ -9,7 +9,7 @@ use vinequill_project::Reviewed;
 use crate::exit::{Done, Exit, Failure};
 use crate::options::change::ChangeOptions;
 use crate::options::common::{Common, parse_level_word};
-use crate::options::output::{Pair, deliver};
+use crate::options::output::{Pair, deliver, deliver_as_made};
 use crate::report::{self, Totals};
 use crate::session::{Session, TurnedOut, Visited};
 use crate::terminal;
@@ -116,46 +116,52 @@ impl Review {
         }
     }
 
-    /// Renders the reports, each with the file it goes to.
+    /// Renders the reports.
     fn render(
         &self,
         session: &Session,
         visited: &Visited<Reviewed>,
         pairs: &[Pair],
-    ) -> Result<Vec<(Option<PathBuf>, String)>, Failure> {
-        let Visited { files, gone, .. } = visited;
-        let totals = Totals::of(files);
-        let mut out = Vec::with_capacity(pairs.len());
-        for pair in pairs {
-            let view = report::View {
-                session,
-                files,
-                gone,
-                totals: &totals,
-                all: self.all || pair.file.is_some() || !terminal::is_watched(),
-                notes: self.notes || self.common.verbose,
-                verbose: self.common.verbose,
-                quiet: self.common.quiet,
-                left_out: session.left_out(&visited.turned_out()),
-            };
-            let text = match pair.format_as() {
-                Some(Format::Text) | None => report::text::render(&view),
-                Some(Format::Short) => report::short::render(&view),
-                Some(Format::Json) => report::json::review(&report::json::shape(&view)),
-                Some(Format::Sarif) => {
-                    report::sarif::render(&report::json::shape(&view), session.compares()?)
-                }
-                Some(Format::Junit) => {
-                    report::junit::render(&report::json::shape(&view), self.fail_on(session))
-                }
-                Some(Format::Markdown) => {
-                    let about = session.change_name().unwrap_or_default();
-                    report::markdown::render(&report::json::shape(&view), about)
-                }
-            };
-            out.push((pair.file.clone(), text));
+    ) -> Result<Vec<String>, Failure> {
+        let totals = Totals::of(&visited.files);
+        pairs
+            .iter()
+            .map(|pair| self.render_one(&self.view(session, visited, (&totals, pair)), pair))
+            .collect()
+    }
+
+    fn view<'a>(
+        &self,
+        session: &'a Session,
+        visited: &'a Visited<Reviewed>,
+        (totals, pair): (&'a Totals, &Pair),
+    ) -> report::View<'a> {
+        report::View {
+            session,
+            files: &visited.files,
+            gone: &visited.gone,
+            totals,
+            all: self.all || pair.file.is_some() || !terminal::is_watched(),
+            notes: self.notes || self.common.verbose,
+            verbose: self.common.verbose,
+            quiet: self.common.quiet,
+            left_out: session.left_out(&visited.turned_out()),
         }
-        Ok(out)
+    }
+
+    fn render_one(&self, view: &report::View<'_>, pair: &Pair) -> Result<String, Failure> {
+        let session = view.session;
+        Ok(match pair.format_as() {
+            Some(Format::Text) | None => report::text::render(view),
+            Some(Format::Short) => report::short::render(view),
+            Some(Format::Json) => report::json::review(&report::json::shape(view)),
+            Some(Format::Sarif) => report::sarif::render(&report::json::shape(view), session.compares()?),
+            Some(Format::Junit) => report::junit::render(&report::json::shape(view), self.fail_on(session)),
+            Some(Format::Markdown) => {
+                let about = session.change_name().unwrap_or_default();
+                report::markdown::render(&report::json::shape(view), about)
+            }
+        })
     }
 
     fn fail_on(&self, session: &Session) -> Level {
@@ -164,10 +170,15 @@ impl Review {
 
     /// Reports what a review found.
     pub(crate) fn report(&self, session: &Session, visited: &Visited<Reviewed>, pairs: &[Pair]) -> Done {
-        for (file, text) in self.render(session, visited, pairs)? {
-            deliver(file.as_deref(), &text)?;
-        }
         let totals = Totals::of(&visited.files);
+        for pair in pairs {
+            let (view, file) = (self.view(session, visited, (&totals, pair)), pair.file.as_deref());
+            if pair.format_as() == Some(Format::Json) {
+                deliver_as_made(file, |out| report::json::write_review(&view, out))?;
+            } else {
+                deliver(file, &self.render_one(&view, pair)?)?;
+            }
+        }
         let mut exit = session.complain(visited.unread.iter());
         let narrowed = session.change_name().is_some() || self.common.shard.is_some();
         if session.files.is_empty() && self.common.stdin_path.is_none() && !narrowed {

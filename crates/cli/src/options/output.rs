@@ -1,6 +1,8 @@
 //! `--format` and `-o`, which go in pairs and in order, so that one run can write several reports.
 
 use std::borrow::Cow;
+use std::fs::File;
+use std::io::{BufWriter, Write};
 use std::path::{Path, PathBuf};
 
 use clap::ArgMatches;
@@ -62,8 +64,29 @@ pub(crate) fn deliver(file: Option<&Path>, text: &str) -> Result<(), Failure> {
                 true => Cow::Owned(anstream::adapter::strip_str(text).to_string()),
                 false => Cow::Borrowed(text),
             };
-            let told = |error: std::io::Error| Failure::Io(anyhow::anyhow!("{}: {error}", path.display()));
-            std::fs::write(path, plain.as_bytes()).map_err(told)
+            std::fs::write(path, plain.as_bytes()).map_err(|error| told(path, &error))
         }
     }
+}
+
+/// Writes a report that has no styles, while it is made, to a file or to standard output.
+pub(crate) fn deliver_as_made(
+    file: Option<&Path>,
+    make: impl FnOnce(&mut dyn Write) -> std::io::Result<()>,
+) -> Result<(), Failure> {
+    let into = |out: &mut dyn Write| {
+        let mut out = BufWriter::new(out);
+        make(&mut out).and_then(|()| out.flush())
+    };
+    match file {
+        None => Ok(into(&mut std::io::stdout().lock())?),
+        Some(path) => {
+            let written = File::create(path).and_then(|mut file| into(&mut file));
+            written.map_err(|error| told(path, &error))
+        }
+    }
+}
+
+fn told(path: &Path, error: &std::io::Error) -> Failure {
+    Failure::Io(anyhow::anyhow!("{}: {error}", path.display()))
 }

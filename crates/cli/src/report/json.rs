@@ -1,5 +1,6 @@
 //! The JSON of `review` and `coverage`.
 
+use serde::{Serialize, Serializer};
 use vinequill_core::coverage::{Counts, permille};
 use vinequill_core::model::{Finding, Level, State};
 use vinequill_core::text::{Source, Span};
@@ -19,28 +20,56 @@ pub(crate) fn review(report: &wire::Review<'_>) -> String {
     pretty(report)
 }
 
+/// Writes the report of a review, in the same shape, finding by finding: of a large tree the whole report would take
+/// more memory than all that leads to it.
+///
+/// # Errors
+/// When it cannot be written.
+pub(crate) fn write_review(view: &View<'_>, mut out: impl std::io::Write) -> std::io::Result<()> {
+    let report = Streamed { format: REVIEW_FORMAT, findings: view, totals: totals(view) };
+    serde_json::to_writer_pretty(&mut out, &report)?;
+    out.write_all(b"\n")
+}
+
+/// As [`wire::Review`].
+#[derive(Serialize)]
+struct Streamed<'v, 'a> {
+    format: &'static str,
+    #[serde(serialize_with = "each_finding")]
+    findings: &'v View<'a>,
+    totals: wire::ReviewTotals,
+}
+
+fn each_finding<S: Serializer>(view: &View<'_>, serializer: S) -> Result<S::Ok, S::Error> {
+    serializer.collect_seq(view.files.iter().flat_map(findings))
+}
+
 /// Puts what was found into the shape that programs read.
 pub(crate) fn shape<'a>(view: &View<'a>) -> wire::Review<'a> {
-    let totals = view.totals;
     wire::Review {
         format: REVIEW_FORMAT.into(),
         findings: view.files.iter().flat_map(findings).collect(),
-        totals: wire::ReviewTotals {
-            files: totals.files,
-            declarations: totals.counts.declared,
-            error: totals.at(Level::Error),
-            warning: totals.at(Level::Warning),
-            note: totals.at(Level::Note),
-            accepted: totals.accepted,
-            waived: totals.waived,
-            excused: totals.counts.excused,
-            unparsed_bytes: totals.unparsed_bytes,
-        },
+        totals: totals(view),
+    }
+}
+
+fn totals(view: &View<'_>) -> wire::ReviewTotals {
+    let totals = view.totals;
+    wire::ReviewTotals {
+        files: totals.files,
+        declarations: totals.counts.declared,
+        error: totals.at(Level::Error),
+        warning: totals.at(Level::Warning),
+        note: totals.at(Level::Note),
+        accepted: totals.accepted,
+        waived: totals.waived,
+        excused: totals.counts.excused,
+        unparsed_bytes: totals.unparsed_bytes,
     }
 }
 
 /// Renders a value as JSON that people can read too.
-pub(super) fn pretty(value: &impl serde::Serialize) -> String {
+pub(super) fn pretty(value: &impl Serialize) -> String {
     // The shapes hold only strings, numbers and lists, which always serialise.
     serde_json::to_string_pretty(value).unwrap_or_default() + "\n"
 }

@@ -343,24 +343,54 @@ fn headed(line: &str) -> Option<&str> {
     (plain && head.split(' ').count() <= 2).then_some(summary)
 }
 
+/// Tells whether a line is the name of what the comment is about, with at most notes in parentheses behind it:
+/// `press_load:`, `press_load: (skip)`.
+fn is_only_a_name(line: &str) -> bool {
+    let end = line.find([' ', '\t']).unwrap_or(line.len());
+    let (name, behind) = line.split_at(end);
+    let behind = behind.trim();
+    name.strip_suffix(':').is_some_and(|name| !name.is_empty() && !name.starts_with('@'))
+        && (behind.is_empty() || (behind.starts_with('(') && behind.ends_with([')', ':'])))
+}
+
+/// Splits the heading of a paragraph that says what comes back off its line.
+fn return_heading(line: &str) -> Option<(&str, &str)> {
+    let heading = RETURN_HEADINGS.iter().find(|heading| line.starts_with(**heading))?;
+    let end = heading.len() - 1;
+    Some((&line[..end], &line[end + 1..]))
+}
+
 /// Splits the word for what comes back off a line that speaks of it, in a paragraph of its own or under a heading.
 fn return_head<'s>(lines: &Lines<'s>, at: usize) -> Option<(&'s str, &'s str)> {
     let line = lines.trimmed(at);
-    if let Some(heading) = RETURN_HEADINGS.iter().find(|heading| line.starts_with(**heading)) {
-        let end = heading.len() - 1;
-        return Some((&line[..end], &line[end + 1..]));
+    if let Some(found) = return_heading(line) {
+        return Some(found);
     }
     let word = RETURN_WORDS.iter().find(|word| line.starts_with(**word))?.trim_end();
     (at > 0 && lines.is_blank(at - 1)).then(|| line.split_at(word.len()))
 }
 
 fn read_colon(doc: &mut DocComment, lines: &Lines<'_>) {
-    let starts: Vec<usize> = (0..lines.len())
-        .filter(|&at| colon_name(lines.text(at)).is_some() || return_head(lines, at).is_some())
-        .collect();
+    // Where a heading says what comes back, a sentence about it is only part of the description.
+    let headed_return = (0..lines.len()).any(|at| return_heading(lines.trimmed(at)).is_some());
+    let is_return = |at: usize| {
+        if headed_return {
+            return_heading(lines.trimmed(at)).is_some()
+        } else {
+            return_head(lines, at).is_some()
+        }
+    };
+    let starts: Vec<usize> =
+        (0..lines.len()).filter(|&at| colon_name(lines.text(at)).is_some() || is_return(at)).collect();
     let first = (0..lines.len()).find(|&at| !lines.is_blank(at)).unwrap_or(0);
     let start = headed(lines.trimmed(first)).map_or(0, |summary| lines.span_of(summary).start);
-    describe_from(doc, lines, (first, start), starts.first().copied().unwrap_or(lines.len()));
+    let upto = |from: usize| starts.iter().copied().find(|&at| at >= from).unwrap_or(lines.len());
+    // Below a first line that is only a name, the description is the first paragraph.
+    let paragraph = |at: &usize| lines.is_blank(at - 1) && !lines.is_blank(*at) && !starts.contains(at);
+    match (first + 1..lines.len()).find(paragraph).filter(|_| is_only_a_name(lines.trimmed(first))) {
+        Some(below) => describe_from(doc, lines, (below, 0), upto(below)),
+        None => describe_from(doc, lines, (first, start), upto(0)),
+    }
     for (number, &at) in starts.iter().enumerate() {
         let next = starts.get(number + 1).copied().unwrap_or(lines.len());
         // An entry of a name ends with its paragraph.

@@ -4,7 +4,7 @@
 //! Source for the headings: the Rust API guidelines, C-FAILURE, and RFC 1574.
 
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
-use super::summary::{blank, complete, describe, entry, entry_name};
+use super::summary::{blank, complete, describe, describe_from, entry, entry_name};
 use super::{Addition, Lines, Order, Writer};
 use crate::model::{Dialect, DocComment, EntryKind, EntryName, Name, NotationId};
 use crate::text::near;
@@ -46,6 +46,11 @@ fn meaning(title: &str) -> Option<(&'static str, EntryKind)> {
     found.copied()
 }
 
+/// Tells whether a title stands above an example.
+fn shows_use(title: &str) -> bool {
+    title.starts_with("Example") || title.starts_with("Usage")
+}
+
 /// Returns the headings outside code, with their lines.
 fn headings<'s>(lines: &Lines<'s>) -> Vec<(usize, &'s str)> {
     if !(0..lines.len()).any(|at| lines.trimmed(at).starts_with('#')) {
@@ -64,7 +69,16 @@ fn headings<'s>(lines: &Lines<'s>) -> Vec<(usize, &'s str)> {
 fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
     let mut doc = blank(lines, span, HEADINGS.id);
     let headings = headings(lines);
-    describe(&mut doc, lines, headings.first().map_or(lines.len(), |&(at, _)| at));
+    let upto = |number: usize| headings.get(number).map_or(lines.len(), |&(at, _)| at);
+    describe(&mut doc, lines, upto(0));
+    // A title may stand above the description.
+    let is_title = |title: &str| meaning(title).is_none() && !shows_use(title);
+    if let Some(&(at, title)) = headings.first()
+        && doc.summary.is_none()
+        && is_title(title)
+    {
+        describe_from(&mut doc, lines, (at + 1, 0), upto(1));
+    }
     for (number, &(at, title)) in headings.iter().enumerate() {
         let next = headings.get(number + 1).map_or(lines.len(), |&(next, _)| next);
         let end = (at..next).rev().find(|&row| !lines.is_blank(row)).map_or(next, |row| row + 1);
@@ -137,7 +151,7 @@ impl Writer for HeadingWriter {
     ) -> Vec<Addition> {
         let said = (0..lines.len()).rev().find(|&at| !lines.is_blank(at)).map_or(0, |at| at + 1);
         // Examples stay last.
-        let examples = headings(lines).into_iter().find(|(_, title)| title.starts_with("Example"));
+        let examples = headings(lines).into_iter().find(|(_, title)| shows_use(title));
         let mut added: Vec<String> = entries.iter().flat_map(Self::section).collect();
         let at = match examples {
             Some((at, _)) if doc.entries.iter().all(|entry| entry.lines.1 as usize <= at) => {

@@ -193,12 +193,15 @@ const TABLE: &[Tag] = &[
 /// Returns the name of the tag that opens a line.
 fn opening_tag(line: &str) -> Option<&str> {
     let rest = line.trim_start().strip_prefix('@')?;
-    let end = rest.find(|c: char| !c.is_alphanumeric() && c != '_').unwrap_or(rest.len());
+    // A tag with a hyphen is one that a tool has: `@crate-param`.
+    let end = rest.find(|c: char| !c.is_alphanumeric() && !matches!(c, '_' | '-')).unwrap_or(rest.len());
     let name = &rest[..end];
     // `@Foo.bar`, `@a/b`, `@x(…)` and addresses are prose or code.
     let after = rest[end..].chars().next();
-    let tag =
-        name.starts_with(char::is_alphabetic) && !matches!(after, Some('-' | '\\' | '.' | '/' | '(' | '@'));
+    let hyphens = name.contains('-');
+    let tag = name.starts_with(char::is_alphabetic)
+        && !matches!(after, Some('\\' | '.' | '/' | '(' | '@'))
+        && !(hyphens && (name.ends_with('-') || after.is_some_and(|after| !after.is_whitespace())));
     // What is given a value is a variable.
     let assigned =
         rest[end..].trim_start().strip_prefix(['=', '|']).is_some_and(|rest| !rest.starts_with('>'));
@@ -306,7 +309,7 @@ fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, u
     // A line of prose may begin with a variable of an object: `@store`.
     let may_be_variable = lines.dialect() == Dialect::Ruby
         && matches!(standing, MarkStanding::Near(known) if strsim::osa_distance(name, known) > 1);
-    if may_be_variable {
+    if may_be_variable || name.contains('-') {
         (meaning, standing) = (None, MarkStanding::Unknown);
     }
     if standing != MarkStanding::Known {

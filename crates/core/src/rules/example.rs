@@ -3,7 +3,7 @@
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::model::{Carrier, Level, RuleId};
-use crate::reading::{Language, Parsers};
+use crate::reading::{Examples, Language, Parsers};
 use crate::text::Span;
 
 pub(super) static MISSING: Rule = Rule {
@@ -114,7 +114,7 @@ fn syntax(context: &Context<'_>, findings: &mut Findings<'_>) {
         .into_iter()
         .filter_map(|code| {
             let text = code.text(context.file.language.carrier);
-            is_code(&text).then_some((code, text))
+            (is_code(&text) && is_meant_to_run(&text, shown)).then_some((code, text))
         })
         .collect();
     let mut parsers = context.file.parsers.borrow_mut();
@@ -140,6 +140,14 @@ fn syntax(context: &Context<'_>, findings: &mut Findings<'_>) {
 fn is_code(text: &str) -> bool {
     let is_code = text.contains(['(', '=', ';', '{']);
     is_code && !text.contains("+SKIP") && !text.lines().any(|line| line.starts_with("> "))
+}
+
+/// Tells whether a text is whole: parts that are left out make no mistake, and expressions one below the other, and
+/// what they give, are no statements and not meant as such.
+fn is_meant_to_run(text: &str, shown: Examples) -> bool {
+    let left_out = ["...", ". . .", "…", "<<", ">>"].iter().any(|sign| text.contains(sign));
+    let braces = || shown.blocks.iter().any(|(open, _)| open.contains("{@code"));
+    !left_out && !(braces() && is_closed(text) && (!text.contains(';') || text.contains(" => ")))
 }
 
 /// Tells whether an example ends in itself: what is left open could be closed by the next one.
@@ -176,20 +184,6 @@ fn stumbled(context: &Context<'_>, (code, text): (&Code<'_>, &str), parsers: &mu
         let at = language.reader.stumbles(&whole, parsers)?;
         let row = whole[before.len().min(at)..at.min(whole.len())].matches('\n').count();
         furthest = furthest.max(row);
-    }
-    // Parts that are left out make no mistake.
-    if text.contains("...")
-        || text.contains(". . .")
-        || text.contains('…')
-        || text.contains("<<")
-        || text.contains(">>")
-    {
-        return None;
-    }
-    // Expressions one below the other, and what they give, are no statements and not meant as such.
-    let braces = language.examples.blocks.iter().any(|(open, _)| open.contains("{@code"));
-    if braces && is_closed(text) && (!text.contains(';') || text.contains(" => ")) {
-        return None;
     }
     code.lines.get(furthest.min(code.lines.len().saturating_sub(1))).map(|&(row, _)| row)
 }

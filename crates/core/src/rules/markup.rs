@@ -293,7 +293,7 @@ fn element_at(text: &str, start: usize) -> Option<Element> {
     if !rest[length..].starts_with(|c: char| c.is_whitespace() || matches!(c, '>' | '/')) {
         return None;
     }
-    // One capital letter is a type parameter; behind a name stand type arguments.
+    // One capital letter is a type parameter; behind a name stand type arguments: `list<Table>`.
     let lower = name.to_ascii_lowercase();
     let argument =
         !closes && text[..start].ends_with(|c: char| c.is_alphanumeric() || matches!(c, '_' | '<' | '&'));
@@ -303,6 +303,7 @@ fn element_at(text: &str, start: usize) -> Option<Element> {
     };
     if !ELEMENTS.contains(&lower.as_str())
         || (name.len() == 1 && (name != lower || (argument && !closed_later())))
+        || (argument && name != lower && !closed_later())
     {
         return None;
     }

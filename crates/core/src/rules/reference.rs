@@ -196,7 +196,7 @@ fn may_be_meant(context: &Context<'_>, (package, name): (&str, &str)) -> bool {
 }
 
 /// Tells whether a package, or a type around, is where a file stands: its parts end the file's path, or at least the
-/// last does where the package begins like the file's own, `root`.
+/// last does where the package begins like the file's own, `root`, and no folder is called so.
 fn names_folder((package, name): (&str, &str), path: &str, root: Option<&str>) -> bool {
     let parts: Vec<&str> = package.split(['.', '\\', '$']).filter(|part| !part.is_empty()).collect();
     let same = |(one, other): &(&&str, &str)| one.eq_ignore_ascii_case(other);
@@ -206,7 +206,10 @@ fn names_folder((package, name): (&str, &str), path: &str, root: Option<&str>) -
     let outer = parts
         .last()
         .is_some_and(|part| part.eq_ignore_ascii_case(&stem(path)) && !part.eq_ignore_ascii_case(name));
-    outer || alike == parts.len() || (alike > 0 && root.is_some() && parts.first().copied() == root)
+    let left_out =
+        || !path.split('/').any(|folder| root.is_some_and(|root| folder.eq_ignore_ascii_case(root)));
+    let of_root = root.is_some() && parts.first().copied() == root;
+    outer || alike == parts.len() || (alike > 0 && of_root && left_out())
 }
 
 /// Returns the name of a file without its ending, in lower case.
@@ -290,4 +293,18 @@ fn inherit(context: &Context<'_>, findings: &mut Findings<'_>) {
         declaration.name
     );
     findings.report(span, "", message).related(declaration.name_span, "the declaration").done();
+}
+
+#[cfg(test)]
+mod tests {
+    use super::names_folder;
+
+    #[test]
+    fn a_package_is_a_folder_whose_path_ends_like_it() {
+        let is_there = |package: &str, path: &str| names_folder((package, "Reading"), path, Some("Sallow"));
+        assert!(is_there("Sallow\\Press\\Scale", "lib/Sallow/Press/Scale/Reading.php"));
+        assert!(is_there("Sallow\\Press\\Scale", "src/Scale/Reading.php"));
+        assert!(!is_there("Ridge\\Press\\Scale", "src/Scale/Reading.php"));
+        assert!(!is_there("Sallow\\Press\\Scale", "lib/Sallow/Cellar/Scale/Reading.php"));
+    }
 }

@@ -208,8 +208,15 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     // What takes a callback may be made to give a promise instead, by whoever exports it.
     let takes_callback =
         declaration_takes_callback(context) && (ty.contains("promise") || text.contains("promise"));
+    // A result may have a name in front: `@return load nil, since the vat is empty`.
+    let named_nil = context.doc.notation.as_str() == "annotations"
+        && text
+            .split_whitespace()
+            .take(2)
+            .any(|word| word.trim_matches(|c: char| !c.is_alphanumeric()) == "nil");
     awaited
         || takes_callback
+        || named_nil
         // A type that narrows what was passed is no value.
         || ty.trim_start_matches('{').trim_start().starts_with("asserts ")
         || admitted

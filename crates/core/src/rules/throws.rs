@@ -208,12 +208,15 @@ fn has_sections(context: &Context<'_>) -> bool {
 
 fn report_section(context: &Context<'_>, findings: &mut Findings<'_>, thrown: &Thrown) {
     let name = &context.declaration().name;
-    let says = match thrown.ty.as_str() {
-        "Errors" => "gives back a `Result` and the comment does not say when it fails",
-        "Safety" => "is unsafe and the comment does not say what callers must ensure",
-        _ => "may panic and the comment does not say when",
+    let title = thrown.ty.as_str();
+    let (is, says) = match title {
+        "Errors" => ("gives back a `Result`", "when it fails"),
+        "Safety" => ("is unsafe", "what callers must ensure"),
+        _ => ("may panic", "when"),
     };
-    let message = format!("`{name}` {says}; add a section `# {}`", thrown.ty);
+    // The text may say it; readers look for the section.
+    let message =
+        format!("`{name}` {is} and the comment has no section `# {title}` that says {says}; add it");
     findings
         .report(thrown.span, thrown.ty.as_str(), message)
         .related(context.doc.span, "this comment")

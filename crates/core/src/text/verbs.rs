@@ -53,11 +53,7 @@ pub const VERBS: &[&str] = &[
 #[must_use]
 pub fn third_person(verb: &str) -> String {
     match verb {
-        _ if verb.ends_with('y')
-            && !verb.ends_with(['a', 'e', 'o', 'u'])
-            && !verb.ends_with("ay")
-            && !verb.ends_with("oy") =>
-        {
+        _ if verb.ends_with('y') && !["ay", "ey", "oy", "uy"].iter().any(|end| verb.ends_with(end)) => {
             format!("{}ies", &verb[..verb.len() - 1])
         }
         _ if ["s", "sh", "ch", "x", "z", "o"].iter().any(|end| verb.ends_with(end)) => format!("{verb}es"),

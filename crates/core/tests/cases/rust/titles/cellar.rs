@@ -1,0 +1,19 @@
+//! Titles above descriptions.
+
+/// # Warning
+/// Lets the must out of the vat.
+pub fn drain() {}
+
+/// # Percentiles
+///
+/// The loads below which a share of all loads lies.
+///
+/// They are worked out anew each day.
+pub struct Percentiles;
+
+/// # Examples
+///
+/// ```
+/// press();
+/// ```
+pub fn press() {}
