@@ -5,15 +5,46 @@ use crate::model::{DeclId, EntryKind, Excuse, Kind};
 use crate::placeholder::is_placeholder;
 use crate::review::{Examined, FileReading, FileReview, Seen, Standing, undocumented_debt};
 
-/// What one declaration adds to coverage.
+/// What one declaration adds to coverage, in little space: of a large tree there are many.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, serde::Serialize, serde::Deserialize)]
 pub struct Tally {
     /// Its kind.
     pub kind: Kind,
-    /// Its place in the numbers.
-    pub counts: Counts,
     /// Offset of its name, by which lists are sorted.
     pub at: u32,
+    items: (u32, u32),
+    declared: bool,
+    described: bool,
+    complete: bool,
+    excused: bool,
+}
+
+impl Tally {
+    fn of(kind: Kind, at: u32, counts: Counts) -> Self {
+        let items = |count: u64| u32::try_from(count).unwrap_or(u32::MAX);
+        Self {
+            kind,
+            at,
+            items: (items(counts.items_asked), items(counts.items_present)),
+            declared: counts.declared > 0,
+            described: counts.described > 0,
+            complete: counts.complete > 0,
+            excused: counts.excused > 0,
+        }
+    }
+
+    /// Returns what it adds to the numbers.
+    #[must_use]
+    pub fn counts(&self) -> Counts {
+        Counts {
+            declared: self.declared.into(),
+            described: self.described.into(),
+            complete: self.complete.into(),
+            items_asked: self.items.0.into(),
+            items_present: self.items.1.into(),
+            excused: self.excused.into(),
+        }
+    }
 }
 
 /// Numbers that add up.
@@ -68,7 +99,7 @@ pub fn permille(part: u64, whole: u64) -> Option<u64> {
 pub fn tallies(file: &FileReading<'_>, review: &FileReview<'_>) -> Vec<Tally> {
     let tally = |(id, counts, _): (DeclId, Counts, Option<Excuse>)| {
         let declaration = file.outline.declaration(id);
-        Tally { kind: declaration.kind, counts, at: declaration.name_span.start }
+        Tally::of(declaration.kind, declaration.name_span.start, counts)
     };
     measured(file, review).map(tally).collect()
 }

@@ -180,8 +180,8 @@ pub fn collect(reading: &FileReading<'_>, review: &FileReview) -> FilePage {
     let standings = Standings::of(reading);
     let tallies = coverage::tallies(reading, review);
     let mut counts = Counts::default();
-    tallies.iter().for_each(|tally| counts.add(tally.counts));
-    let by_name: HashMap<u32, Counts> = tallies.iter().map(|tally| (tally.at, tally.counts)).collect();
+    tallies.iter().for_each(|tally| counts.add(tally.counts()));
+    let by_name: HashMap<u32, Counts> = tallies.iter().map(|tally| (tally.at, tally.counts())).collect();
     let mut findings: HashMap<Option<DeclId>, Vec<FindingPage>> = HashMap::new();
     let mut waived = 0;
     for (index, finding) in review.findings.iter().enumerate() {

@@ -50,18 +50,22 @@ impl Reviewed {
     pub fn with(
         reading: &FileReading<'_>,
         (encoding, room): (Encoding, Option<&Room>),
-        review: review::FileReview,
+        mut review: review::FileReview,
     ) -> Self {
+        // What stays until all is reviewed takes no more room than it needs.
+        review.findings.shrink_to_fit();
         // The text is only needed where a finding points into it.
         let text = match room.filter(|_| !review.findings.is_empty()) {
             Some(room) => Held::of(&reading.source, room),
             None => Held::nothing(reading.source.path(), reading.source.text().len() as u64),
         };
+        let mut tallies = coverage::tallies(reading, &review);
+        tallies.shrink_to_fit();
         Self {
             text,
             encoding,
             language: reading.language.id.as_str(),
-            tallies: coverage::tallies(reading, &review),
+            tallies,
             unparsed_bytes: review.unparsed_bytes,
             findings: review.findings,
         }

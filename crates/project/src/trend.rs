@@ -173,7 +173,7 @@ fn count(file: &Found, reading: FileReading<'_>, parsers: &mut Parsers) -> Count
     if file.named || !is_generated(reading.source.text()) {
         reading.swap_parsers(parsers);
         let review = review::review(&reading);
-        coverage::tallies(&reading, &review).iter().for_each(|tally| counts.add(tally.counts));
+        coverage::tallies(&reading, &review).iter().for_each(|tally| counts.add(tally.counts()));
         reading.swap_parsers(parsers);
     }
     counts

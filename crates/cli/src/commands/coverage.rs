@@ -202,7 +202,7 @@ impl Coverage {
             let below = |path: &str| path.strip_prefix(folder).is_some_and(|rest| rest.starts_with('/'));
             let mut counts = Counts::default();
             for file in files.iter().filter(|file| below(file.text.path())) {
-                file.tallies.iter().for_each(|tally| counts.add(tally.counts));
+                file.tallies.iter().for_each(|tally| counts.add(tally.counts()));
             }
             let what = format!("described in {folder}");
             exit = exit.max(check_floor(*floor, (counts.described, counts.declared), &what));
@@ -278,7 +278,7 @@ fn changed_files(
             let path = if is_now { path } else { names.get(path).copied().unwrap_or(path) };
             let counts = out.entry(session.typed_path(path)).or_default();
             for tally in &file.tallies {
-                if is_now { counts.1.add(tally.counts) } else { counts.0.add(tally.counts) }
+                if is_now { counts.1.add(tally.counts()) } else { counts.0.add(tally.counts()) }
             }
         }
     }
@@ -298,8 +298,8 @@ fn group(files: &[Reviewed], by: By, session: &Session) -> (Counts, Vec<(String,
                 By::Language => file.language.to_owned(),
                 By::Kind => tally.kind.as_str().to_owned(),
             };
-            groups.entry(name).or_default().add(tally.counts);
-            total.add(tally.counts);
+            groups.entry(name).or_default().add(tally.counts());
+            total.add(tally.counts());
         }
     }
     (total, groups.into_iter().collect())

@@ -72,7 +72,7 @@ impl Totals {
             out.bytes += file.text.length();
             out.unparsed_bytes += file.unparsed_bytes;
             for tally in &file.tallies {
-                out.counts.add(tally.counts);
+                out.counts.add(tally.counts());
             }
             for finding in &file.findings {
                 match finding.state {

@@ -258,9 +258,10 @@ pub enum Lookup {
 }
 
 impl Family {
-    /// Tells whether the type of a simple name has a member, inherited ones included.
+    /// Tells whether the type of a simple name has a member, inherited ones included. `is_meant` tells whether the
+    /// supertype that a file names by its simple name may be one of the project.
     #[must_use]
-    pub fn member(&self, ty: &str, member: &str) -> Lookup {
+    pub fn member(&self, ty: &str, member: &str, is_meant: &dyn Fn(&str, &str) -> bool) -> Lookup {
         let mut found = self.named(ty);
         let Some((path, first)) = found.next() else { return Lookup::Unknown };
         // Parts of one type are one; others of the same name make it uncertain.
@@ -269,7 +270,12 @@ impl Family {
         }
         let supertypes: Vec<Name> = first.supertypes.iter().map(|name| Name::new(name)).collect();
         let owner = Owner { path, qualified: &first.qualified, supertypes: &supertypes };
-        if !self.knows_supertypes(owner) {
+        let mut meant = supertypes.iter().all(|name| is_meant(path, name.as_str()));
+        self.each_supertype(owner, |path, supertype| {
+            meant &= supertype.supertypes.iter().all(|name| is_meant(path, name));
+            !meant
+        });
+        if !meant || !self.knows_supertypes(owner) {
             return Lookup::Unknown;
         }
         let mut names: Vec<SmolStr> = Vec::new();

@@ -181,7 +181,7 @@ fn may_be_meant(context: &Context<'_>, (package, name): (&str, &str)) -> bool {
     if !package.is_empty() {
         return places.any(|path| names_folder((package, name), path, root));
     }
-    let folder = |path: &str| path.rsplit_once('/').map_or("", |(folder, _)| folder).to_lowercase();
+    let folder = |path: &str| folder(path).to_lowercase();
     let last = |folder: String| folder.rsplit('/').next().unwrap_or_default().to_owned();
     let imported = || {
         let names = imports.names.iter();
@@ -210,6 +210,10 @@ fn names_folder((package, name): (&str, &str), path: &str, root: Option<&str>) -
         || !path.split('/').any(|folder| root.is_some_and(|root| folder.eq_ignore_ascii_case(root)));
     let of_root = root.is_some() && parts.first().copied() == root;
     outer || alike == parts.len() || (alike > 0 && of_root && left_out())
+}
+
+fn folder(path: &str) -> &str {
+    path.rsplit_once('/').map_or("", |(folder, _)| folder)
 }
 
 /// Returns the name of a file without its ending, in lower case.
@@ -243,7 +247,17 @@ fn check_member(context: &Context<'_>, (ty, member): (&str, &str), span: Span, f
     if well_known || member == ty {
         return;
     }
-    let Lookup::Absent(candidates) = known.member(ty, member) else { return };
+    let is_meant = |path: &str, name: &str| {
+        // What another file imports is not known: there it is a neighbour, or may be anything.
+        let near = |place: &str| folder(place) == folder(path);
+        !context.file.language.imports_types
+            || if path == context.file.source.path() {
+                may_be_meant(context, ("", name))
+            } else {
+                known.places(name).any(near)
+            }
+    };
+    let Lookup::Absent(candidates) = known.member(ty, member, &is_meant) else { return };
     match nearest(member, candidates.iter().map(|name| name.as_str())) {
         Some(meant) => {
             let message = format!("`{ty}` has no member `{member}`; did you mean `{meant}`?");

@@ -143,7 +143,12 @@ pub(super) fn callable<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>, is: Java) 
     declaration.signature = Signature {
         parameters: if is == Java::CompactConstructor { components(walk) } else { parameters(walk, node) },
         type_parameters: type_parameters(walk, node),
-        returns: if constructor { nothing() } else { returns(walk, node) },
+        returns: if constructor {
+            nothing()
+        } else {
+            // The description of an annotation's element is that of its value.
+            Returns { typed_enough: is == Java::AnnotationElement, ..returns(walk, node) }
+        },
         throws: declared_throws(walk, node),
         ..Signature::default()
     };
