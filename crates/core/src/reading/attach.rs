@@ -1,6 +1,9 @@
 //! Finds out which declaration each comment belongs to, and which comments belong to none.
 
-use super::remarks::{names_a_thing, reads_as_documentation, reads_like_a_description, says_what_is_done};
+use super::remarks::{
+    names_a_thing, opens_with_another_name, reads_as_documentation, reads_like_a_description,
+    says_what_is_done,
+};
 use super::{CommentPlace, Language};
 use crate::model::{Attached, Carrier, CommentId, Declaration, Doc, Misplaced, Outline, RawComment};
 use crate::text::{Source, Span, narrow};
@@ -490,6 +493,9 @@ fn ordinary_above(outline: &Outline, source: &Source, declaration: &Declaration)
     let placed = directly && !comment.doc && !comment.attached && !comment.in_body;
     let text = source.slice(comment.span);
     let fits = if declaration.kind.is_callable() { says_what_is_done(text) } else { names_a_thing(text) };
-    let reads = placed && reads_like_a_description(text) && fits;
+    let reads = placed
+        && reads_like_a_description(text)
+        && fits
+        && !opens_with_another_name(text, declaration.name.as_str());
     reads.then(|| Misplaced::Ordinary(id(at)))
 }

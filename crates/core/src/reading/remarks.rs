@@ -36,6 +36,17 @@ pub(super) fn says_what_is_done(text: &str) -> bool {
     is_verb || opens.contains(&first) || object.contains(&second) || first.contains(['_', '('])
 }
 
+/// Tells whether a comment begins with a name that is written as code and is not that of the declaration below it:
+/// then it speaks of something else.
+pub(super) fn opens_with_another_name(text: &str, name: &str) -> bool {
+    let first = text.split(|c: char| !(c.is_alphanumeric() || c == '_')).find(|word| !word.is_empty());
+    first.is_some_and(|first| {
+        let inner = first.char_indices().skip(1).any(|(_, c)| c.is_uppercase() || c == '_');
+        let mixed = inner && first.contains(char::is_lowercase);
+        mixed && !first.eq_ignore_ascii_case(name)
+    })
+}
+
 /// Tells whether an ordinary comment says what the declaration below it is, not why the code is as it is.
 pub(super) fn reads_like_a_description(text: &str) -> bool {
     let lower = text.to_ascii_lowercase();
@@ -118,6 +129,8 @@ fn speaks_of_several(lower: &str) -> bool {
                     matches!(*next, "the" | "a" | "an" | "all" | "any" | "each" | "every" | "this" | "its")
                 }))
     });
+    // "Abstract types from the scale"
+    let second = words.get(1).is_some_and(|word| groups.contains(word)) && !is_sentence;
     let named = words.last().is_some_and(|word| groups.contains(word)) && words.len() <= 6 && !is_sentence;
     // "Predicates for crates": what ends in "s" and is no verb is several.
     let plural = |word: &str| {
@@ -140,7 +153,7 @@ fn speaks_of_several(lower: &str) -> bool {
     });
     // "Crates and scales are plain data" speaks of neither as the declaration.
     let several = words.iter().skip(1).take(3).any(|word| *word == "are");
-    heads || named || opens || several
+    heads || named || second || opens || several
 }
 
 /// Tells whether an ordinary comment reads like documentation: no divider, licence, directive,
@@ -181,7 +194,9 @@ pub(super) fn reads_as_documentation(text: &str) -> bool {
 
 #[cfg(test)]
 mod tests {
-    use super::{reads_as_documentation, reads_like_a_description, says_what_is_done};
+    use super::{
+        opens_with_another_name, reads_as_documentation, reads_like_a_description, says_what_is_done,
+    };
 
     #[test]
     fn what_can_be_called_is_described_by_what_it_does() {
@@ -190,6 +205,14 @@ mod tests {
         assert!(says_what_is_done("/* The net load in kg */"));
         assert!(!says_what_is_done("// Structurally much like the other one"));
         assert!(!says_what_is_done("// Weighty crates of the upper hall"));
+    }
+
+    #[test]
+    fn what_begins_with_the_name_of_another_speaks_of_that() {
+        assert!(opens_with_another_name("// OpenPress is of the older cellar", "Press"));
+        assert!(!opens_with_another_name("// openPress opens it", "OpenPress"));
+        assert!(!opens_with_another_name("// SQL of the cellar", "query"));
+        assert!(!opens_with_another_name("// Opens the press", "open"));
     }
 
     #[test]
@@ -210,6 +233,7 @@ mod tests {
         assert!(!reads_like_a_description("/* The following functions read crate tags */"));
         assert!(!reads_like_a_description("// Crate tag helper functions"));
         assert!(!reads_like_a_description("/* Use these methods instead of the older scale */"));
+        assert!(!reads_like_a_description("// Abstract types from the scale"));
         assert!(!reads_like_a_description("// Used by the scale"));
         assert!(reads_like_a_description("// Used to weigh a crate"));
         assert!(!reads_like_a_description("// 7.2.1 Scales of the press"));
