@@ -14,7 +14,7 @@ static MARKS: LazyLock<AhoCorasick> = LazyLock::new(|| {
 /// Gives the grammar a text without
 /// - line breaks and annotations between a class's name and `constructor`, which end the class for it;
 /// - the word `dynamic` where it is a name, which it takes for a keyword;
-/// - annotations on a line of their own above an accessor.
+/// - annotations on a line of their own above an accessor, or in front of one.
 pub(super) fn mask(text: &str) -> Given<'_> {
     let mut bytes: Option<Vec<u8>> = None;
     for found in MARKS.find_iter(text) {
@@ -106,11 +106,14 @@ fn class_head_end(text: &str, constructor: usize) -> Option<usize> {
         .then_some(from + end)
 }
 
-/// Returns the range of an annotation that stands alone on the line above an accessor.
+/// Returns the range of an annotation that stands alone on the line above an accessor, or alone in front of it.
 fn annotation_above(text: &str, accessor: usize) -> Option<std::ops::Range<usize>> {
     let line = text[..accessor].rfind('\n')?;
-    if !text[line..accessor].trim().is_empty() {
-        return None;
+    let before = text[line..accessor].trim();
+    if !before.is_empty() {
+        let name = |c: char| c.is_ascii_alphanumeric() || matches!(c, '_' | '.' | ':');
+        let start = line + text[line..accessor].find(before)?;
+        return before.strip_prefix('@')?.chars().all(name).then(|| start..start + before.len());
     }
     let above = text[..line].rfind('\n').map_or(0, |found| found + 1);
     let content = text[above..line].trim();

@@ -7,15 +7,22 @@ use aho_corasick::AhoCorasick;
 use crate::reading::Given;
 
 static MARKS: LazyLock<AhoCorasick> = LazyLock::new(|| {
-    AhoCorasick::new(["@", "sending ", "nonisolated(unsafe)", "[~", "(~"]).expect("plain words compile")
+    AhoCorasick::new([
+        "@", "sending ", "nonisolated(unsafe)", "[~", "(~", ": {", "where\n", "where\r\n", "where ",
+        "associatedtype ",
+    ])
+    .expect("plain words compile")
 });
 
 /// Gives the grammar a text without
 /// - attributes in front of parameters;
 /// - the words `sending` and `nonisolated(unsafe)`;
-/// - a prefix `~` that opens a list.
+/// - a prefix `~` that opens a list;
+/// - line breaks in front of the label of a trailing closure, and in the constraints of an initialiser;
+/// - all but the first of what an associated type conforms to.
 pub(super) fn mask(text: &str) -> Given<'_> {
     let mut blanks: Vec<std::ops::Range<usize>> = Vec::new();
+    let mut breaks: Vec<std::ops::Range<usize>> = Vec::new();
     for found in MARKS.find_iter(text) {
         let start = found.start();
         let before = text[..start].trim_end();
@@ -29,10 +36,52 @@ pub(super) fn mask(text: &str) -> Given<'_> {
             1 if before.ends_with([':', '>', '(', ',']) => blanks.push(start..found.end()),
             1 => {}
             2 => blanks.push(start..found.end()),
-            _ => blanks.push(start + 1..found.end()),
+            3 | 4 => blanks.push(start + 1..found.end()),
+            5 => breaks.extend(break_before_label(text, start)),
+            6..=8 => breaks.extend(constraints(text, start)),
+            _ => blanks.extend(further_conformances(text, found.end())),
         }
     }
-    if blanks.is_empty() { Given::all(text) } else { Given::with_blanks(text, &blanks) }
+    let given = if blanks.is_empty() { Given::all(text) } else { Given::with_blanks(text, &blanks) };
+    if breaks.is_empty() {
+        return given;
+    }
+    let mut bytes = given.text().as_bytes().to_vec();
+    for at in
+        breaks.into_iter().flatten().filter(|&at| matches!(bytes[at], b'\n' | b'\r')).collect::<Vec<_>>()
+    {
+        bytes[at] = b' ';
+    }
+    // Only line breaks were written over.
+    String::from_utf8(bytes).map_or(given, Given::replaced)
+}
+
+/// Returns the white space between the brace that ends one trailing closure and the label of the next, `colon` being
+/// behind that: `Button { … }`, `label: { … }`.
+fn break_before_label(text: &str, colon: usize) -> Option<std::ops::Range<usize>> {
+    let before = text[..colon].trim_end_matches(|c: char| c.is_alphanumeric() || c == '_');
+    let label = &text[before.len()..colon];
+    let closing = before.trim_end();
+    // `default:` opens a branch, which may be a closure.
+    (!label.is_empty() && label != "default" && closing.ends_with('}')).then(|| closing.len()..before.len())
+}
+
+/// Returns the constraints behind `where` of what has no result, up to its body.
+fn constraints(text: &str, start: usize) -> Option<std::ops::Range<usize>> {
+    let before = text[..start].trim_end();
+    let bare = before.strip_suffix("throws").or_else(|| before.strip_suffix("async")).unwrap_or(before);
+    let end = start + text[start..].find(['{', '}', '/', '(', ';'])?;
+    (bare.trim_end().ends_with(')') && text[end..].starts_with('{')).then_some(start..end)
+}
+
+/// Returns what stands behind the first comma on the line of an associated type.
+fn further_conformances(text: &str, start: usize) -> Option<std::ops::Range<usize>> {
+    let line = text[start..].split(['\n', '\r']).next().unwrap_or_default();
+    let colon = line.find(':')?;
+    let comma = colon + line[colon..].find(',')?;
+    let plain = |c: char| c.is_alphanumeric() || matches!(c, '_' | '.' | ',' | ' ');
+    (!line.contains("where") && line[comma..].trim_end().chars().all(plain))
+        .then(|| start + comma..start + comma + line[comma..].trim_end().len())
 }
 
 /// Returns the range of an attribute with its type arguments and arguments, where a name

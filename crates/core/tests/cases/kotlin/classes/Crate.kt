@@ -35,3 +35,14 @@ enum class Size {
 object Depot
 
 typealias Route<X> = (X) -> Unit
+
+/** Colours of the hall. */
+object Hall {
+    val wall
+        @Painted get() = Colour.WHITE
+
+    /** The floor. */
+    val floor: Colour
+        @Painted
+        get() = Colour.GREY
+}

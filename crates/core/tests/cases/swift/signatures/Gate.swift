@@ -38,3 +38,35 @@ public protocol Opens {
 public enum State { case open, shut(since: Int) }
 
 public func == (left: Gate<Int>, right: Gate<Int>) -> Bool { true }
+
+/// A list of crates.
+public class CrateList<T> {
+    /// Takes crates from a hall.
+    ///
+    /// - Parameter hall: where they stand
+    public init<H: Hall>(hall: H) where
+    H.Crate == T,
+    H.Floor == Int {
+        self.hall = hall
+    }
+
+    /// The button.
+    public var body: some View {
+        Button {
+            press()
+        }
+        label: {
+            Text("Press")
+        }
+    }
+
+    /// Presses them.
+    public func press() {}
+}
+
+/// A hall.
+public protocol Hall {
+    associatedtype Crate: Weighed, Moved
+    /// How many there are.
+    var count: Int { get }
+}
