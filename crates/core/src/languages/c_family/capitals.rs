@@ -3,7 +3,7 @@
 use super::heads::{Head, skip_angles};
 use super::lexer::Sort;
 use super::mask::{Around, Item, Pass};
-use super::words::{QUALIFIERS, TYPES, is_capital};
+use super::words::{BEHIND_LISTS, QUALIFIERS, TYPES, is_capital};
 
 impl Pass<'_> {
     /// Tells whether the item is the arguments of a macro that was blanked.
@@ -125,6 +125,12 @@ impl Pass<'_> {
                 head.whole_macro = head.only_macros();
                 head.stopped = true;
             }
+            Some(Item::Word(next)) if specified && self.ends_list(&items[number + 2..], *next) => {
+                // `int MTU(void) const`
+                head.named = true;
+                head.listed = true;
+                self.mask_parameters(from, upto);
+            }
             Some(Item::Word(next))
                 if !is_capital(self.word(*next)) || items.len() > number + 3 || head.is_typedef =>
             {
@@ -168,6 +174,21 @@ impl Pass<'_> {
             }
         }
         number + 2
+    }
+
+    /// Tells whether items are words that stand behind a list of parameters, and at most what is put in the place of a
+    /// body.
+    fn ends_list(&self, items: &[Item], first: usize) -> bool {
+        BEHIND_LISTS.contains(&self.word(first))
+            && items.iter().all(|item| match item {
+                Item::Word(at) => {
+                    let word = self.word(*at);
+                    BEHIND_LISTS.contains(&word) || is_capital(word) || matches!(word, "default" | "delete")
+                }
+                Item::Sign(sign, _) => *sign == b'=',
+                Item::Other(_) => true,
+                Item::Group(..) => false,
+            })
     }
 
     /// Tells whether what stands between two lexemes reads like a type.

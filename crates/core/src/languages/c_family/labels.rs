@@ -2,6 +2,7 @@
 
 use super::lexer::Sort;
 use super::mask::{Around, Item, Pass};
+use super::small::is_name;
 use super::words::{is_capital, looks_like_macro};
 
 impl Pass<'_> {
@@ -54,6 +55,14 @@ impl Pass<'_> {
             && !looks_like_macro(self.word(at))
             && match items.get(number + 1) {
                 Some(Item::Sign(sign, _)) => matches!(sign, b'*' | b'&'),
+                // `enum LOAD weigh(…)`
+                Some(Item::Word(name))
+                    if items.len() == number + 3
+                        && matches!(items[number + 2], Item::Group(open, _) if self.code[open].is(b'('))
+                        && is_name(self.word(*name)) =>
+                {
+                    true
+                }
                 // A name, and nothing that a type of that name would have.
                 Some(Item::Word(_)) => !matches!(
                     items.get(number + 2),

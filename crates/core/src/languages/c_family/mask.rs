@@ -53,6 +53,9 @@ pub(super) fn mask<'t>(text: &'t str, is_cpp: bool, plainer: &Plainer) -> Given<
         calls: Vec::new(),
         tail: false,
     };
+    if is_cpp {
+        pass.mask_packs();
+    }
     pass.run();
     let (bodies, calls) = (pass.bodies, pass.calls);
     // Only whole words and directives were written over; a character that was split is no text.
@@ -155,6 +158,21 @@ impl<'s> Pass<'s> {
     pub(super) fn blank_lexemes(&mut self, from: usize, upto: usize) {
         for at in from..=upto {
             self.blank_lexeme(at);
+        }
+    }
+
+    /// Blanks what the grammar of C++ cannot read wherever it stands: the sign of a pack of pointers, `Load*... loads`,
+    /// and a macro that ends a string, `"cellar " VERSION`.
+    fn mask_packs(&mut self) {
+        for found in memchr::memmem::find_iter(self.text.as_bytes(), b"*...") {
+            self.out[found] = b' ';
+        }
+        for at in 1..self.code.len().saturating_sub(1) {
+            let (before, next) = (&self.code[at - 1], &self.code[at + 1]);
+            let ends = matches!(next.sort, Sort::Text | Sort::Sign(b';' | b',' | b')'));
+            if before.sort == Sort::Text && ends && is_capital(self.word(at)) {
+                self.blank_lexeme(at);
+            }
         }
     }
 
@@ -580,6 +598,12 @@ mod tests {
                 "class A { LIST_VALUE(net, to \\c p, const A& p)\nprotected: int f(); };",
                 "class A { protected: int f(); };",
             ),
+            ("class A { int MTU(void) const; };", "class A { int MTU(void) const; };"),
+            ("class A { Load *CP() const { return p; } };", "class A { Load *CP() const {} };"),
+            ("void log(void *a, ...) printf_like(3, 4);", "void log(void *a, ...) ;"),
+            ("template<class... T> int f(T*... all);", "template<class... T> int f(T ... all);"),
+            ("const char v[] = \"cellar \" VERSION;", "const char v[] = \"cellar \" ;"),
+            ("enum VAT_SORT vat_sort(enum VatKind kind);", "enum VAT_SORT vat_sort(enum VatKind kind);"),
             ("typedef struct { int a; } PACKED vat_t;", "typedef struct { int a; } vat_t;"),
         ] {
             assert_eq!(given(text), wanted, "{text}");

@@ -134,6 +134,15 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
             }
             _ => false,
         },
+        // A default, `int base = 10);`, which C has not.
+        Sort::Sign(b'=') => {
+            let pointed = at > 2 && lexemes[at - 2].is(b'*') && !word(at - 3).is_empty();
+            let declared = at > 1 && !word(at - 1).is_empty() && (!word(at - 2).is_empty() || pointed);
+            let value =
+                lexemes.get(at + 1).is_some_and(|next| matches!(next.sort, Sort::Number | Sort::Word));
+            let ends = |ahead: usize, sign: u8| lexemes.get(at + ahead).is_some_and(|next| next.is(sign));
+            declared && value && ends(2, b')') && ends(3, b';')
+        }
         // `name::name`, unless it is an attribute of C: `[[gnu::pure]]`.
         Sort::Sign(b':') => {
             let qualifies = at > 1 && !word(at - 1).is_empty() && !lexemes[at - 2].is(b'[');

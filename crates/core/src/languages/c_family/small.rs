@@ -1,7 +1,7 @@
 //! Macros in small letters: what no rule of the language allows where they stand.
 
 use super::heads::Head;
-use super::lexer::Sort;
+use super::lexer::{Lexeme, Sort};
 use super::mask::{Item, Pass};
 use super::words::{ATTRIBUTES, BEHIND_LISTS, NO_NAMES, QUALIFIERS, TYPES, is_capital, is_capital_or_noise};
 
@@ -23,6 +23,19 @@ impl Pass<'_> {
                 && matches!(items[number - 1], Item::Group(..));
             if alone && !BEHIND_LISTS.contains(&word) && !TYPES.contains(&word) {
                 self.blank_lexeme(at);
+            }
+            // `void log(const char *form, ...) printf_like(1, 2);`
+            let last = number + 2 == items.len() && matches!(items[number - 1], Item::Group(..));
+            if let Some((from, upto)) = group
+                && last
+                && head.listed
+                && !head.is_bare()
+                && is_name(word)
+                && self.holds_literals(from, upto)
+            {
+                self.blank_lexeme(at);
+                self.blank_lexemes(from, upto);
+                return Some(number + 2);
             }
             return Some(number + 1);
         }
@@ -71,15 +84,18 @@ impl Pass<'_> {
         else {
             return false;
         };
-        let literals = self.code[from + 1..upto]
-            .iter()
-            .all(|lexeme| matches!(lexeme.sort, Sort::Number | Sort::Text) || lexeme.is(b','));
-        upto > from + 1
-            && literals
+        self.holds_literals(from, upto)
             && self.code[open].is(b'(')
             && !is_capital(self.word(next))
             && !ATTRIBUTES.contains(&self.word(next))
             && !NO_NAMES.contains(&self.word(next))
+    }
+
+    /// Tells whether nothing but literals stands in parentheses.
+    fn holds_literals(&self, from: usize, upto: usize) -> bool {
+        let inner = self.code.get(from + 1..upto).unwrap_or_default();
+        let literal = |lexeme: &Lexeme| matches!(lexeme.sort, Sort::Number | Sort::Text) || lexeme.is(b',');
+        !inner.is_empty() && inner.iter().all(literal)
     }
 
     /// `define_list(loads, int) int weigh(void)`: a call in front of all, and a declaration with its own list behind.

@@ -9,7 +9,7 @@ use crate::reading::Given;
 static MARKS: LazyLock<AhoCorasick> = LazyLock::new(|| {
     AhoCorasick::new([
         "@", "sending ", "nonisolated(unsafe)", "[~", "(~", ": {", "where\n", "where\r\n", "where ",
-        "associatedtype ",
+        "associatedtype ", "};",
     ])
     .expect("plain words compile")
 });
@@ -19,7 +19,8 @@ static MARKS: LazyLock<AhoCorasick> = LazyLock::new(|| {
 /// - the words `sending` and `nonisolated(unsafe)`;
 /// - a prefix `~` that opens a list;
 /// - line breaks in front of the label of a trailing closure, and in the constraints of an initialiser;
-/// - all but the first of what an associated type conforms to.
+/// - all but the first of what an associated type conforms to;
+/// - semicolons behind braces at the ends of lines.
 pub(super) fn mask(text: &str) -> Given<'_> {
     let mut blanks: Vec<std::ops::Range<usize>> = Vec::new();
     let mut breaks: Vec<std::ops::Range<usize>> = Vec::new();
@@ -39,7 +40,14 @@ pub(super) fn mask(text: &str) -> Given<'_> {
             3 | 4 => blanks.push(start + 1..found.end()),
             5 => breaks.extend(break_before_label(text, start)),
             6..=8 => breaks.extend(constraints(text, start)),
-            _ => blanks.extend(further_conformances(text, found.end())),
+            9 => blanks.extend(further_conformances(text, found.end())),
+            _ => {
+                // What stands behind the brace of a body ends nothing more.
+                let behind = text[found.end()..].trim_start_matches([' ', '\t']);
+                if behind.is_empty() || behind.starts_with(['\n', '\r', '/', '}']) {
+                    blanks.push(start + 1..found.end());
+                }
+            }
         }
     }
     let given = if blanks.is_empty() { Given::all(text) } else { Given::with_blanks(text, &blanks) };
