@@ -70,7 +70,9 @@ pub(crate) fn sentence(
     let plural = words.last().is_some_and(|last| last.ends_with('s') && !last.ends_with("ss"));
     let said = match declaration.kind {
         Kind::Constructor => {
-            let made = words_of(owner.unwrap_or(name)).join(" ");
+            // What stands in an extension of a type has its name from there.
+            let around = declaration.qualified.rsplit(['.', ':']).nth(1).filter(|around| !around.is_empty());
+            let made = words_of(owner.or(around).unwrap_or(name)).join(" ");
             format!("{} {} {made}", with("create"), article(&made))
         }
         kind if kind.is_callable() && kind != Kind::Operator => deed(declaration, (&words, plural), &with)?,
@@ -95,6 +97,7 @@ fn deed(
 ) -> Option<String> {
     let (first, rest) = words.split_first()?;
     let all = words.join(" ");
+    let gives = declaration.signature.returns.value == Answer::Yes;
     Some(match first.as_str() {
         "has" if !rest.is_empty() && !plural => {
             let what = rest.join(" ");
@@ -112,6 +115,12 @@ fn deed(
             format!("{} {link} it {}", with(first), rest.join(" "))
         }
         "on" if !rest.is_empty() => format!("{} {}", with("handle"), definite(rest)),
+        "to" if gives && names_a_form(rest) => {
+            format!("{} it to {}", with("convert"), indefinite(rest, plural))
+        }
+        "as" if gives && names_a_form(rest) => {
+            format!("{} it as {}", with("return"), indefinite(rest, plural))
+        }
         "test" if !rest.is_empty() => format!("{} {}", with("test"), rest.join(" ")),
         "try" if rest.first().is_some_and(|next| is_verb(next)) => match &rest[1..] {
             [] => format!("{} to {}", with("try"), rest[0]),
@@ -204,6 +213,23 @@ fn definite(words: &[String]) -> String {
     let text = words.join(" ");
     let bare = words.first().is_some_and(|first| BARE.contains(&first.as_str()));
     if bare { text } else { format!("the {text}") }
+}
+
+/// Tells whether words may name what something is turned into: `filter`, not `owned`, `upper` or `of`.
+fn names_a_form(words: &[String]) -> bool {
+    let Some(last) = words.last() else { return false };
+    let quality = last.ends_with("ed") || matches!(last.as_str(), "upper" | "lower" | "mut" | "ref" | "own");
+    !quality && !words.iter().any(|word| BARE.contains(&word.as_str()) || is_auxiliary(word))
+}
+
+/// Puts the article of something that is made before it, where it has one: `an array`, `JSON`, `bytes`, `upper case`.
+fn indefinite(words: &[String], plural: bool) -> String {
+    let text = words.join(" ");
+    let last = words.last().map_or("", String::as_str);
+    let bare = plural
+        || matches!(last, "case" | "text" | "markdown" | "latin")
+        || last.chars().all(|c| c.is_uppercase() || c.is_numeric());
+    if bare { text } else { format!("{} {text}", article(&text)) }
 }
 
 fn article(text: &str) -> &'static str {

@@ -52,6 +52,16 @@ public class CrateScale {
     public boolean isReadyToWeigh() { return true; }
 
     public void ensureCanWeigh() { }
+
+    public int[] toArray() { return null; }
+
+    public String toUpperCase() { return null; }
+
+    public String toOwned() { return null; }
+
+    public List<Integer> asLoads() { return null; }
+
+    public String asOf(int year) { return null; }
 }
 
 class SvgLabel { }

@@ -9,3 +9,7 @@ public struct Tag {
      */
     public func write(text: String, to place: Int) throws {}
 }
+
+public extension Vat {
+    convenience init(of tags: [Int]) { self.init() }
+}
