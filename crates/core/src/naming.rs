@@ -50,7 +50,8 @@ pub(crate) fn sentence(
         && !words.first().is_some_and(|first| is_verb(first))
     {
         let within = words.len().saturating_sub(1);
-        if let Some(at) = words[..within].iter().position(|word| VERBS.contains(&word.as_str())) {
+        let leads = |word: &String| VERBS.contains(&word.as_str()) || is_auxiliary(word) || word == "to";
+        if let Some(at) = words[..within].iter().position(leads) {
             words.drain(..at);
         }
     }
@@ -67,7 +68,10 @@ pub(crate) fn sentence(
         format!("{verb}{particle}")
     };
     let all = words.join(" ");
-    let plural = words.last().is_some_and(|last| last.ends_with('s') && !last.ends_with("ss"));
+    let plural = words.last().is_some_and(|last| {
+        last.ends_with('s') && !last.ends_with("ss")
+            || matches!(last.as_str(), "data" | "metadata" | "information")
+    });
     let said = match declaration.kind {
         Kind::Constructor => {
             // What stands in an extension of a type has its name from there.
@@ -75,7 +79,10 @@ pub(crate) fn sentence(
             let made = words_of(owner.or(around).unwrap_or(name)).join(" ");
             format!("{} {} {made}", with("create"), article(&made))
         }
-        kind if kind.is_callable() && kind != Kind::Operator => deed(declaration, (&words, plural), &with)?,
+        kind if kind.is_callable() && kind != Kind::Operator => match made(language, &words) {
+            Some(what) => format!("{} {what}", with("create")),
+            None => deed(declaration, (&words, plural), &with)?,
+        },
         Kind::Operator | Kind::File | Kind::Program => return None,
         kind if kind.is_type() && form == Opening::NameFirst && plural => format!("{name} are the {all}"),
         kind if kind.is_type() && form == Opening::NameFirst => format!("{name} is {} {all}", article(&all)),
@@ -87,6 +94,14 @@ pub(crate) fn sentence(
     // What is not ended is read on into the next line in some notations.
     let stop = if language.dialect == Dialect::Colon { "" } else { "." };
     Some(format!("{said}{stop}"))
+}
+
+/// Returns what a function of C creates, by its name: `press_new`, `press_new_with_load`.
+fn made(language: &Language, words: &[String]) -> Option<String> {
+    let at = words.iter().position(|word| word == "new").filter(|&at| language.family == "c" && at > 0)?;
+    let (thing, rest) = (words[..at].join(" "), &words[at + 1..]);
+    let by = rest.first().is_none_or(|word| BARE.contains(&word.as_str()) && rest.len() > 1);
+    by.then(|| [article(&thing), &thing, &rest.join(" ")].join(" ").trim_end().to_owned())
 }
 
 /// Says what a callable does, by the words of its name; `with` puts a verb into its form.

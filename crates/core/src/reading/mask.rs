@@ -7,7 +7,7 @@ use std::borrow::Cow;
 
 use tree_sitter::Range;
 
-use crate::text::Span;
+use crate::text::{Source, Span, narrow};
 
 /// How many gaps between its ranges the parser library is handed at most.
 const MOST_GAPS: usize = 64;
@@ -158,6 +158,49 @@ impl<'s> Given<'s> {
         });
         Self { text: Cow::Owned(text), ranges: Vec::new(), calls: Vec::new() }
     }
+}
+
+/// Returns where a declaration begins whose first words the grammar was not `given`, what is left of it starting at
+/// `start`: an attribute in front belongs to it. A preprocessor line does not, nor does what an empty line parts from it
+/// or what is called something like a beginning.
+pub(super) fn begin_of(source: &Source, given: Option<&str>, start: u32) -> u32 {
+    let Some(given) = given.and_then(|given| given.get(..start as usize)) else { return start };
+    let text = source.text();
+    // What was written over part of a character ends inside it.
+    let ends = |at: &usize| text.is_char_boundary(*at);
+    let before = (given.trim_end().len()..=start as usize).find(ends).unwrap_or(start as usize);
+    let gap = &text[before..start as usize];
+    if gap.trim().is_empty() {
+        return start;
+    }
+    let mut at = before;
+    let mut first = None;
+    // What is left of a preprocessor line is that line's.
+    let rest = text[source.line_start(before)..].split('\n').next().unwrap_or_default().trim();
+    let mut in_directive = rest.starts_with('#');
+    let mut continued = false;
+    for line in gap.split_inclusive('\n') {
+        let bare = line.trim();
+        if continued || in_directive || bare.starts_with('#') {
+            let whole = if std::mem::take(&mut in_directive) { rest } else { bare };
+            continued = whole.ends_with('\\');
+            first = None;
+        } else if stands_alone(bare) && line.ends_with('\n') {
+            first = None;
+        } else if first.is_none() && !bare.is_empty() {
+            first = Some(at + (line.len() - line.trim_start().len()));
+        }
+        at += line.len();
+    }
+    first.map_or(start, narrow)
+}
+
+/// Tells whether a line that the grammar was not given belongs to nothing below it: an empty one, or a macro that
+/// begins, ends or declares something itself.
+fn stands_alone(line: &str) -> bool {
+    let word = line.split(|c: char| !(c.is_ascii_alphanumeric() || c == '_')).next().unwrap_or_default();
+    let own = ["BEGIN", "END", "DECLARE", "DEFINE", "PUSH", "POP"];
+    line.is_empty() || word.split('_').any(|part| own.contains(&part))
 }
 
 #[cfg(test)]

@@ -5,6 +5,7 @@ use smol_str::{SmolStr, format_smolstr};
 use tree_sitter::{Node, Tree};
 
 use super::flow::{self, Flow};
+use super::mask::begin_of;
 use super::{Action, Given, Grammar, Next, Raised, Table, Wishes, gather};
 use crate::model::{
     Answer, Body, Call, Carrier, CommentId, DeclId, Declaration, Doc, Excuse, Kind, ModuleLink, Name, Origin,
@@ -156,7 +157,7 @@ impl<'t, N: Copy> Walk<'t, N> {
     #[must_use]
     pub fn start(&self, kind: Kind, name: Node<'_>, node: Node<'_>, body: Option<Node<'_>>) -> Declaration {
         let mut declaration = Declaration::new(kind, Name::new(self.text(name)), span(name), span(node));
-        declaration.span.start = self.behind_masked(declaration.span.start);
+        declaration.span.start = begin_of(self.source, self.given, declaration.span.start);
         declaration.unasked = self.in_code();
         if self.is_test == Some(true) {
             declaration.excuses.push(Excuse::Tests);
@@ -166,39 +167,6 @@ impl<'t, N: Copy> Walk<'t, N> {
             declaration.body = Body::Present;
         }
         declaration
-    }
-
-    /// Returns where a declaration begins whose first words the grammar was not given: an attribute in front
-    /// belongs to it, a preprocessor line does not.
-    fn behind_masked(&self, start: u32) -> u32 {
-        let Some(given) = self.given.and_then(|given| given.get(..start as usize)) else { return start };
-        // What was written over part of a character ends inside it.
-        let ends = |at: &usize| self.source.text().is_char_boundary(*at);
-        let before = (given.trim_end().len()..=start as usize).find(ends).unwrap_or(start as usize);
-        let gap = &self.source.text()[before..start as usize];
-        if gap.trim().is_empty() {
-            return start;
-        }
-        let mut at = before;
-        let mut first = None;
-        // What is left of a preprocessor line is that line's.
-        let text = self.source.text();
-        let line_start = self.source.line_start(before);
-        let rest = text[line_start..].split('\n').next().unwrap_or_default().trim();
-        let mut in_directive = rest.starts_with('#');
-        let mut continued = false;
-        for line in gap.split_inclusive('\n') {
-            let bare = line.trim();
-            if continued || in_directive || bare.starts_with('#') {
-                let whole = if std::mem::take(&mut in_directive) { rest } else { bare };
-                continued = whole.ends_with('\\');
-                first = None;
-            } else if first.is_none() && !bare.is_empty() {
-                first = Some(at + (line.len() - line.trim_start().len()));
-            }
-            at += line.len();
-        }
-        first.map_or(start, narrow)
     }
 
     /// Adds a declaration and opens it for what is inside the current node.
