@@ -195,12 +195,12 @@ pub(super) fn begin_of(source: &Source, given: Option<&str>, start: u32) -> u32 
     first.map_or(start, narrow)
 }
 
-/// Tells whether a line that the grammar was not given belongs to nothing below it: an empty one, or a macro that
-/// begins, ends or declares something itself.
+/// Tells whether a line that the grammar was not given belongs to nothing below it: an empty one, what ends or goes on
+/// from the line before, or a macro that begins, ends or declares something itself.
 fn stands_alone(line: &str) -> bool {
     let word = line.split(|c: char| !(c.is_ascii_alphanumeric() || c == '_')).next().unwrap_or_default();
     let own = ["BEGIN", "END", "DECLARE", "DEFINE", "PUSH", "POP"];
-    line.is_empty() || word.split('_').any(|part| own.contains(&part))
+    line.is_empty() || line.starts_with([';', ',']) || word.split('_').any(|part| own.contains(&part))
 }
 
 #[cfg(test)]

@@ -67,6 +67,17 @@ public class CrateList<T> {
 /// A hall.
 public protocol Hall {
     associatedtype Crate: Weighed, Moved
+    associatedtype Rack: Weighed, Moved
+    func lift()
     /// How many there are.
     var count: Int { get }
 }
+
+/// A press.
+public class Press {
+    public func press() {
+        go();
+    };
+
+    public init() {}
+};
