@@ -140,7 +140,7 @@ pub fn tell<'d>(
         path: SmolStr::new(path),
         family: SmolStr::new_static(language.family),
         types,
-        half: halves::tell(outline, language, path, doc),
+        half: halves::tell((outline, source), language, path, doc),
         links: outline.links.clone(),
         is_entry: false,
         flows: if outline.calls.is_empty() { Vec::new() } else { flows(outline, source) },

@@ -9,8 +9,11 @@ use smol_str::{SmolStr, format_smolstr};
 
 use super::facts;
 use super::project::Family;
-use crate::model::{DeclId, Declaration, DocComment, Elsewhere, EntryKind, Name, Outline, Said, Surface};
-use crate::reading::{Half, Halves, Language};
+use crate::model::{
+    CommentId, DeclId, Declaration, DocComment, Elsewhere, EntryKind, Name, Outline, Said, Surface,
+};
+use crate::reading::{Half, Halves, Language, headed_subject};
+use crate::text::{Source, narrow};
 
 /// What a file declares that its other half may declare as well.
 #[derive(Clone, Debug, Default, PartialEq, Eq, Hash, Serialize, Deserialize)]
@@ -19,6 +22,8 @@ pub struct HalfFacts {
     pub of: Option<(SmolStr, Half)>,
     /// What is declared.
     pub declared: Vec<SharedFacts>,
+    /// Names that comments are headed by which stand on nothing here: they describe what is declared elsewhere.
+    pub headed: Vec<SmolStr>,
 }
 
 /// One thing that may be declared twice.
@@ -48,7 +53,7 @@ pub(super) fn said(doc: Option<&DocComment>) -> Said {
 
 /// Reads off what other files may declare as well.
 pub(super) fn tell<'d>(
-    outline: &Outline,
+    (outline, source): (&Outline, &Source),
     language: &Language,
     path: &str,
     doc: &dyn Fn(DeclId) -> Option<&'d DocComment>,
@@ -64,7 +69,18 @@ pub(super) fn tell<'d>(
             said: documented.then(|| Box::new(said(doc(id)))),
         }
     });
-    HalfFacts { of: Some((SmolStr::new(common), half)), declared: declared.collect() }
+    let headed = match language.halves {
+        Halves::Headers(_) => headed(outline, source),
+        Halves::None | Halves::Stubs(_) => Vec::new(),
+    };
+    HalfFacts { of: Some((SmolStr::new(common), half)), declared: declared.collect(), headed }
+}
+
+/// Returns the names that comments are headed by which stand on nothing, without signs in front.
+fn headed(outline: &Outline, source: &Source) -> Vec<SmolStr> {
+    let free = outline.comments.iter().enumerate().filter(|(_, comment)| comment.doc && !comment.attached);
+    let subjects = free.filter_map(|(at, _)| headed_subject(outline, source, CommentId(narrow(at))));
+    subjects.map(|name| SmolStr::new(name.trim_start_matches('_'))).collect()
 }
 
 /// Tells whether another file may declare it too, as far as linkage goes.
@@ -93,6 +109,8 @@ type Key = (SmolStr, SmolStr, Option<u32>);
 #[derive(Debug, Default)]
 pub(super) struct Places {
     places: HashMap<Key, Vec<Place>>,
+    /// Names that comments are headed by, each with the files that have such a comment.
+    headed: HashMap<SmolStr, Vec<u32>>,
     has_headers: bool,
 }
 
@@ -101,6 +119,9 @@ impl Places {
     pub(super) fn take(&mut self, file: u32, facts: HalfFacts) {
         let Some((common, half)) = facts.of else { return };
         self.has_headers |= half == Half::Leading && common.is_empty();
+        for name in facts.headed {
+            self.headed.entry(name).or_default().push(file);
+        }
         for shared in facts.declared {
             let key = (common.clone(), shared.qualified, shared.arity);
             self.places.entry(key).or_default().push(Place { file, half, said: shared.said });
@@ -128,8 +149,11 @@ impl Places {
         };
         let mut all: Vec<_> = self.places.iter().map(told).collect();
         all.sort_by(|(one, _), (other, _)| one.cmp(other));
+        let place = |(name, files): (&SmolStr, &Vec<u32>)| (name.clone(), first_of(files, family));
+        let mut headed: Vec<_> = self.headed.iter().map(place).collect();
+        headed.sort();
         let mut hash = DefaultHasher::new();
-        (self.has_headers, all).hash(&mut hash);
+        (self.has_headers, all, headed).hash(&mut hash);
         hash.finish()
     }
 
@@ -142,6 +166,15 @@ impl Places {
             if headers && !self.has_headers && declaration.surface == Surface::Package {
                 // Without headers, what can be linked is what callers have.
                 declaration.surface = Surface::Public;
+            }
+            // Whatever the kind, a comment that is headed by its name describes it.
+            let bare = declaration.name.as_str().trim_start_matches('_');
+            let files = self.headed.get(bare).filter(|_| headers && declaration.comment.doc.is_none());
+            if let Some(files) = files {
+                let counted_at = format_smolstr!("{}#{}", first_of(files, family), declaration.qualified);
+                let elsewhere = Elsewhere { counted_at: Some(counted_at), said: Said::default() };
+                declaration.elsewhere = Some(Box::new(elsewhere));
+                continue;
             }
             if !is_shared(declaration, language.halves) {
                 continue;
@@ -160,6 +193,11 @@ impl Places {
             }
         }
     }
+}
+
+/// Returns the path that comes first.
+fn first_of(files: &[u32], family: &Family) -> SmolStr {
+    files.iter().map(|&file| family.path(file)).min().map_or_else(SmolStr::default, SmolStr::new)
 }
 
 /// Works out what the other half of a declaration means for this one.

@@ -228,6 +228,12 @@ pub fn names_its_subject(outline: &Outline, source: &Source, comment: CommentId)
     heading(outline, source, comment).is_some()
 }
 
+/// Returns the name of the declaration that a comment's heading says it is about, wherever that stands.
+#[must_use]
+pub fn headed_subject<'s>(outline: &Outline, source: &'s Source, comment: CommentId) -> Option<&'s str> {
+    heading(outline, source, comment).filter(|&(name, part)| !part && !name.is_empty()).map(|(name, _)| name)
+}
+
 /// Returns the name that heads a comment on a line of its own, `weigh_crate:` or `Scale::weighed:`, and whether that of a
 /// part follows.
 fn heading<'s>(outline: &Outline, source: &'s Source, id: CommentId) -> Option<(&'s str, bool)> {
