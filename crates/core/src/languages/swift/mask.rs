@@ -71,7 +71,7 @@ fn break_before_label(text: &str, colon: usize) -> Option<std::ops::Range<usize>
     let label = &text[before.len()..colon];
     let closing = before.trim_end();
     // `default:` opens a branch, which may be a closure.
-    (!label.is_empty() && label != "default" && closing.ends_with('}')).then(|| closing.len()..before.len())
+    (!label.is_empty() && label != "default" && closing.ends_with('}')).then_some(closing.len()..before.len())
 }
 
 /// Returns the constraints behind `where` of what has no result, up to its body.
