@@ -113,6 +113,7 @@ fn deed(
     let (first, rest) = words.split_first()?;
     let all = words.join(" ");
     let gives = declaration.signature.returns.value == Answer::Yes;
+    let takes_nothing = declaration.signature.parameters.is_empty();
     Some(match first.as_str() {
         "has" if !rest.is_empty() && !plural => {
             let what = rest.join(" ");
@@ -147,8 +148,8 @@ fn deed(
         _ => match words.split_last() {
             // `ready_to_weigh` is no order.
             Some((_, [.., last])) if BARE.contains(&last.as_str()) => return None,
-            // `crate_weigh` names first what it is about.
-            Some((verb, about)) if is_verb(verb) && !about.is_empty() => {
+            // `crate_weigh` names first what it is about; `error_log`, which takes nothing and gives something, is that.
+            Some((verb, about)) if is_verb(verb) && !about.is_empty() && !(gives && takes_nothing) => {
                 format!("{} {}", with(verb), definite(about))
             }
             // `valid` tells whether something is.

@@ -3,7 +3,7 @@
 use std::path::{Path, PathBuf};
 
 use clap::{Args, ValueEnum};
-use vinequill_core::draft::{self, Draft as Drafts, Drafted, Extent, Inherit, Only};
+use vinequill_core::draft::{self, Draft as Drafts, Drafted, Extent, Inherit, Left, Only};
 use vinequill_core::model::DeclId;
 use vinequill_core::review::FileReading;
 use vinequill_core::text::Edits;
@@ -181,20 +181,7 @@ impl Draft {
                 drafts = draft::draft(reading, &ids, (Extent::Everything, only), inherit);
             }
         }
-        let mut remarks: Vec<String> = drafts
-            .left
-            .iter()
-            .map(|left| {
-                let declaration = reading.outline.declaration(left.declaration);
-                let line = reading.source.line(declaration.name_span.start);
-                format!(
-                    "{}:{line}: `{}` was left alone: {}",
-                    reading.source.path(),
-                    declaration.name,
-                    left.reason
-                )
-            })
-            .collect();
+        let mut remarks = left_alone(reading, &drafts.left);
         let edits = drafts.drafted.iter().flat_map(|drafted| drafted.edits.iter().cloned()).collect();
         let applied = Edits::new(edits).and_then(|edits| edits.apply(reading.source.text()));
         let after = applied.unwrap_or_else(|error| {
@@ -327,4 +314,36 @@ fn declarations(reading: &FileReading<'_>, aim: &Aim) -> Vec<DeclId> {
             innermost.into_iter().collect()
         }
     }
+}
+
+/// How many declarations of a file are named of which the same is to be told.
+const NAMED: usize = 3;
+
+/// Says which declarations were left alone, and why; of many for the same reason, how many.
+fn left_alone(reading: &FileReading<'_>, left: &[Left]) -> Vec<String> {
+    let path = reading.source.path();
+    let mut reasons: Vec<&str> = left.iter().map(|left| left.reason).collect();
+    reasons.sort_unstable();
+    reasons.dedup();
+    let mut out = Vec::new();
+    for reason in reasons {
+        let same: Vec<&Left> = left.iter().filter(|left| left.reason == reason).collect();
+        let line = |left: &Left| {
+            let declaration = reading.outline.declaration(left.declaration);
+            (reading.source.line(declaration.name_span.start), declaration.name.as_str())
+        };
+        if same.len() > NAMED {
+            let (first, _) = line(same[0]);
+            out.push(format!(
+                "{path}:{first}: {} declarations from here on were left alone: of each, {reason}",
+                same.len()
+            ));
+            continue;
+        }
+        out.extend(same.into_iter().map(|left| {
+            let (line, name) = line(left);
+            format!("{path}:{line}: `{name}` was left alone: {reason}")
+        }));
+    }
+    out
 }

@@ -353,3 +353,24 @@ fn a_comment_is_told_what_the_code_says_is_deprecated() {
     );
     assert_eq!(workshop.run(&["draft", "--check", "Scale.java"]).code, 0);
 }
+
+#[test]
+fn what_is_written_above_already_is_not_written_again() {
+    let method =
+        |n: u32| format!("    // Weighs crate {n} of the harvest.\n    public void weigh{n}() {{}}\n");
+    let few = format!("/** A. */\npublic class A {{\n{}    public void tare() {{}}\n}}\n", method(1));
+    let many = format!("/** B. */\npublic class B {{\n{}}}\n", (1..=5).map(method).collect::<String>());
+    let workshop = Workshop::with(&[("A.java", &few), ("B.java", &many)]);
+    let ran = workshop.run(&["draft", "A.java", "B.java"]);
+    assert!(ran.out.contains("+++ b/A.java") && !ran.out.contains("B.java"), "{}", ran.out);
+    assert_eq!(ran.out.matches("\n+    /**").count(), 1, "{}", ran.out);
+    let why = "the comment above it reads like its description; `mend --rule comment.ordinary` makes it one";
+    assert!(ran.err.contains(&format!("A.java:4: `weigh1` was left alone: {why}\n")), "{}", ran.err);
+    assert!(
+        ran.err.contains(&format!("B.java:4: 5 declarations from here on were left alone: of each, {why}\n")),
+        "{}",
+        ran.err
+    );
+    // Whoever names it gets it.
+    assert!(workshop.run(&["draft", "--print", "A.java#weigh1"]).out.starts_with("/**"));
+}

@@ -3,7 +3,7 @@
 use smol_str::SmolStr;
 
 use super::inherit::Inherit;
-use crate::model::{DeclId, Kind, State};
+use crate::model::{DeclId, Kind, Misplaced, State};
 use crate::proof::Code;
 use crate::reading::{INSTRUCTION, Parsers};
 use crate::review::{FileReading, Standing, Standings, review};
@@ -68,16 +68,30 @@ pub fn draft_file(
 ) -> Draft {
     let standings = Standings::of(file);
     let waived = waived(file);
-    let asked: Vec<DeclId> = file
-        .outline
-        .ids()
-        .filter(|id| !waived.contains(id) && is_about(*id))
-        .filter(|&id| match file.doc(id) {
-            Some(_) => standings.is_asked(file, id),
-            None => standings.get(id) == Standing::Asked,
-        })
-        .collect();
-    draft(file, &asked, (Extent::Owed, only), inherit)
+    let asked =
+        file.outline.ids().filter(|id| !waived.contains(id) && is_about(*id)).filter(|&id| {
+            match file.doc(id) {
+                Some(_) => standings.is_asked(file, id),
+                None => standings.get(id) == Standing::Asked,
+            }
+        });
+    // What somebody has written for callers already is to be shown to them, not written again.
+    let (written, asked): (Vec<DeclId>, Vec<DeclId>) =
+        asked.partition(|&id| file.outline.declaration(id).comment.misplaced.is_some());
+    let mut out = draft(file, &asked, (Extent::Owed, only), inherit);
+    let left = written.into_iter().filter(|_| only != Only::Partial).filter_map(|id| {
+        let reason = match file.outline.declaration(id).comment.misplaced? {
+            Misplaced::Ordinary(_) => {
+                "the comment above it reads like its description; `mend --rule comment.ordinary` makes it one"
+            }
+            Misplaced::Detached(_) => {
+                "a comment for it stands where readers drop it; `mend --rule comment.detached` moves it"
+            }
+        };
+        Some(Left { declaration: id, reason })
+    });
+    out.left.extend(left);
+    out
 }
 
 /// Returns the declarations for which the source says that something may be missing, with the reason.
