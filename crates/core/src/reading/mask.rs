@@ -179,13 +179,17 @@ pub(super) fn begin_of(source: &Source, given: Option<&str>, start: u32) -> u32 
     let rest = text[source.line_start(before)..].split('\n').next().unwrap_or_default().trim();
     let mut in_directive = rest.starts_with('#');
     let mut continued = false;
+    // A marker between a comment and what that describes is read over by everyone.
+    let mut described = text[..before].ends_with("*/");
     for line in gap.split_inclusive('\n') {
         let bare = line.trim();
         if continued || in_directive || bare.starts_with('#') {
             let whole = if std::mem::take(&mut in_directive) { rest } else { bare };
             continued = whole.ends_with('\\');
             first = None;
-        } else if stands_alone(bare) && line.ends_with('\n') {
+        } else if stands_alone(bare) && line.ends_with('\n') && !(described && is_marker(bare)) {
+            // The rest of the comment's own line parts nothing.
+            described &= bare.is_empty() && at == before;
             first = None;
         } else if first.is_none() && !bare.is_empty() {
             first = Some(at + (line.len() - line.trim_start().len()));
@@ -193,6 +197,11 @@ pub(super) fn begin_of(source: &Source, given: Option<&str>, start: u32) -> u32 
         at += line.len();
     }
     first.map_or(start, narrow)
+}
+
+/// Tells whether a line is one word alone: a macro without arguments.
+fn is_marker(line: &str) -> bool {
+    !line.is_empty() && line.chars().all(|c| c.is_ascii_alphanumeric() || c == '_')
 }
 
 /// Tells whether a line that the grammar was not given belongs to nothing below it: an empty one, what ends or goes on

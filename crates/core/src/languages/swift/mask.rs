@@ -24,6 +24,7 @@ static MARKS: LazyLock<AhoCorasick> = LazyLock::new(|| {
 pub(super) fn mask(text: &str) -> Given<'_> {
     let mut blanks: Vec<std::ops::Range<usize>> = Vec::new();
     let mut breaks: Vec<std::ops::Range<usize>> = Vec::new();
+    let mut ends: Vec<std::ops::Range<usize>> = Vec::new();
     for found in MARKS.find_iter(text) {
         let start = found.start();
         let before = text[..start].trim_end();
@@ -40,16 +41,17 @@ pub(super) fn mask(text: &str) -> Given<'_> {
             3 | 4 => blanks.push(start + 1..found.end()),
             5 => breaks.extend(break_before_label(text, start)),
             6..=8 => breaks.extend(constraints(text, start)),
-            9 => blanks.extend(further_conformances(text, found.end())),
+            9 => ends.extend(further_conformances(text, found.end())),
             _ => {
                 // What stands behind the brace of a body ends nothing more.
                 let behind = text[found.end()..].trim_start_matches([' ', '\t']);
                 if behind.is_empty() || behind.starts_with(['\n', '\r', '/', '}']) {
-                    blanks.push(start + 1..found.end());
+                    ends.push(start + 1..found.end());
                 }
             }
         }
     }
+    blanks.extend(ends);
     let given = if blanks.is_empty() { Given::all(text) } else { Given::with_blanks(text, &blanks) };
     if breaks.is_empty() {
         return given;

@@ -14,4 +14,8 @@ int cellar_tank_is_full(int tank);
 CELLAR_DECLARE_TYPE(Tank, tank)
 
 typedef enum tank_kind { OAK, STEEL } tank_kind;
+
+/** Weighs one tank. */
+CELLAR_BEGIN_IGNORE
+void weigh_one(int tank);
 CELLAR_END_DECLS

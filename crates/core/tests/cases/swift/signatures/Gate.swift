@@ -81,3 +81,6 @@ public class Press {
 
     public init() {}
 };
+
+@available(*, deprecated, message: "use Press")
+public class OldPress {};
