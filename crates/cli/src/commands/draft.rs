@@ -325,7 +325,7 @@ fn left_alone(reading: &FileReading<'_>, left: &[Left]) -> Vec<String> {
     let mut reasons: Vec<&str> = left.iter().map(|left| left.reason).collect();
     reasons.sort_unstable();
     reasons.dedup();
-    let mut out = Vec::new();
+    let mut out: Vec<(u32, String)> = Vec::new();
     for reason in reasons {
         let same: Vec<&Left> = left.iter().filter(|left| left.reason == reason).collect();
         let line = |left: &Left| {
@@ -334,16 +334,16 @@ fn left_alone(reading: &FileReading<'_>, left: &[Left]) -> Vec<String> {
         };
         if same.len() > NAMED {
             let (first, _) = line(same[0]);
-            out.push(format!(
-                "{path}:{first}: {} declarations from here on were left alone: of each, {reason}",
-                same.len()
-            ));
+            let count = same.len();
+            let from_here = format!("{count} declarations from here on were left alone: of each, {reason}");
+            out.push((first, format!("{path}:{first}: {from_here}")));
             continue;
         }
         out.extend(same.into_iter().map(|left| {
             let (line, name) = line(left);
-            format!("{path}:{line}: `{name}` was left alone: {reason}")
+            (line, format!("{path}:{line}: `{name}` was left alone: {reason}"))
         }));
     }
-    out
+    out.sort();
+    out.into_iter().map(|(_, text)| text).collect()
 }
