@@ -78,7 +78,9 @@ impl Mend {
         }
         let mended = mend::mend(reading, wish);
         let path = reading.source.path();
-        let refused = mended.refused.iter().filter(|_| self.common.verbose);
+        // Whoever names a rule waits for its repairs.
+        let tells = self.common.verbose || !wish.rules.is_empty();
+        let refused = mended.refused.iter().filter(|_| tells);
         let remarks = refused
             .map(|(rule, line)| {
                 format!("{path}:{line}: {rule} was left alone: its repair would have caused another finding")

@@ -364,7 +364,7 @@ fn what_is_written_above_already_is_not_written_again() {
     let ran = workshop.run(&["draft", "A.java", "B.java"]);
     assert!(ran.out.contains("+++ b/A.java") && !ran.out.contains("B.java"), "{}", ran.out);
     assert_eq!(ran.out.matches("\n+    /**").count(), 1, "{}", ran.out);
-    let why = "the comment above it reads like its description; `mend --rule comment.ordinary` makes it one";
+    let why = "the comment above it reads like its description; make it one (`mend --rule comment.ordinary`)";
     assert!(ran.err.contains(&format!("A.java:4: `weigh1` was left alone: {why}\n")), "{}", ran.err);
     assert!(
         ran.err.contains(&format!("B.java:4: 5 declarations from here on were left alone: of each, {why}\n")),

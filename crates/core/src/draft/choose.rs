@@ -82,10 +82,10 @@ pub fn draft_file(
     let left = written.into_iter().filter(|_| only != Only::Partial).filter_map(|id| {
         let reason = match file.outline.declaration(id).comment.misplaced? {
             Misplaced::Ordinary(_) => {
-                "the comment above it reads like its description; `mend --rule comment.ordinary` makes it one"
+                "the comment above it reads like its description; make it one (`mend --rule comment.ordinary`)"
             }
             Misplaced::Detached(_) => {
-                "a comment for it stands where readers drop it; `mend --rule comment.detached` moves it"
+                "a comment for it stands where readers drop it; move it (`mend --rule comment.detached`)"
             }
         };
         Some(Left { declaration: id, reason })
