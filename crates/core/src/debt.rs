@@ -311,7 +311,9 @@ fn sentence_answers(text: &str) -> bool {
         ];
         let second = (opening.ends_with(" and ") || opening.ends_with(", "))
             && next.is_some_and(|next| !without_value.contains(&next));
-        let opens = opening.is_empty() && capital
+        // An item of a list begins as it likes.
+        let listed = before.trim_end().ends_with(['-', '*']);
+        let opens = opening.is_empty() && (capital || listed)
             || second
             || subjects.contains(&&*opening)
             || subjects.contains(&will);
@@ -421,6 +423,7 @@ mod tests {
         assert!(sentence_answers("When it is empty, zero is returned."));
         assert!(sentence_answers("Given a crate, return its load."));
         assert!(!sentence_answers("Weighs it and returns to the start."));
+        assert!(sentence_answers("ensures - the scale is level - returns its load"));
         assert!(!sentence_answers("Weighs it and returns."));
     }
 

@@ -331,7 +331,12 @@ fn is_colon_form(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> bool {
         .iter()
         .filter(|&&(at, _, name)| plain(at) && TABLE.iter().any(|(known, _)| *known == name))
         .count();
-    (named > 0 && known == 0) || (headed && first.contains("()") && known == 0)
+    // `@todo:` alone makes none.
+    let own = (0..lines.len())
+        .filter_map(|at| colon_name(lines.text(at)))
+        .any(|(name, _)| !TABLE.iter().any(|(known, _)| *known == name));
+    let named = named > 0 && (own || headed || is_only_a_name(first));
+    known == 0 && (named || (headed && first.contains("()")))
 }
 
 /// Splits `name() - summary` and `struct name - summary`.

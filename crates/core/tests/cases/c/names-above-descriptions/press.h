@@ -33,3 +33,6 @@ void press_empty (Press *press, int fast);
  * It is read anew.
  */
 int press_level (Press *press);
+
+/// @todo: weigh it twice
+int press_weigh_again(Press *press);
