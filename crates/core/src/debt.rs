@@ -114,9 +114,13 @@ impl Debt {
             String::new()
         };
         let mut aliases = tag_aliases(debtor.source, doc);
-        let words = for_tools(debtor.source, doc, "param").flat_map(str::split_whitespace);
-        aliases.extend(words.filter_map(|word| word.trim_start_matches(['&', '.']).strip_prefix('$')));
-        out.returns &= for_tools(debtor.source, doc, "return").next().is_none();
+        // Whoever demands an entry always is not content with one that only tools read.
+        if demand.param != Owe::Always {
+            let words = for_tools(debtor.source, doc, "param").flat_map(str::split_whitespace);
+            aliases.extend(words.filter_map(|word| word.trim_start_matches(['&', '.']).strip_prefix('$')));
+        }
+        out.returns &=
+            demand.returns == Owe::Always || for_tools(debtor.source, doc, "return").next().is_none();
         for (owed, parameter) in out.params.iter_mut().zip(&debtor.signature.parameters) {
             *owed &= !parameter.named().is_some_and(|name| aliases.contains(&name.as_str()));
             *owed &= !(parameter.typed_enough && demand.param != Owe::Always);
