@@ -10,8 +10,8 @@ use vinequill_core::settings::Settings;
 use vinequill_core::text::nearest;
 use vinequill_project::{
     ACCEPTED_FILE, Accepted, Cache, ConfigSource, Configured, Decoded, Found, InRevision, Left, Nested,
-    Repository, Reviewed, Selection, Since, Texts, Touched, Unread, Work, configure, decode, find_files,
-    read_alone, review_files, stale_in_history, visit_files,
+    Repository, Reviewed, Room, Selection, Since, Texts, Touched, Unread, Work, configure, decode,
+    find_files, read_alone, review_files, stale_in_history, visit_files,
 };
 
 use crate::exit::{Exit, Failure};
@@ -232,6 +232,7 @@ impl Session {
         let accepted = self.accepted()?;
         let mut visited = self.review_whole(common, Texts::Needed)?;
         let stale = if history { self.stale_in_history()? } else { HashMap::new() };
+        let room = Room::default();
         for reviewed in &mut visited.files {
             let path = reviewed.text.path().to_owned();
             let found = match &self.change {
@@ -240,7 +241,7 @@ impl Session {
             };
             let Ok(at) = self.files.binary_search_by(|file| file.shown.as_str().cmp(&path)) else { continue };
             let settings = self.nested.for_file(&self.files[at].path).unwrap_or(&self.project.settings);
-            reviewed.add(found, (&self.files[at], settings));
+            reviewed.add(found, (&self.files[at], settings), &room);
         }
         if let Some(accepted) = accepted {
             visited.gone = accepted.mark(&mut visited.files, &self.exists());

@@ -79,7 +79,7 @@ pub(crate) fn sentence(
             let made = words_of(owner.or(around).unwrap_or(name)).join(" ");
             format!("{} {} {made}", with("create"), article(&made))
         }
-        kind if kind.is_callable() && kind != Kind::Operator => match made(language, &words) {
+        kind if kind.is_callable() && kind != Kind::Operator => match created(language, &words) {
             Some(what) => format!("{} {what}", with("create")),
             None => deed(declaration, (&words, plural), &with)?,
         },
@@ -97,7 +97,7 @@ pub(crate) fn sentence(
 }
 
 /// Returns what a function of C creates, by its name: `press_new`, `press_new_with_load`.
-fn made(language: &Language, words: &[String]) -> Option<String> {
+fn created(language: &Language, words: &[String]) -> Option<String> {
     let at = words.iter().position(|word| word == "new").filter(|&at| language.family == "c" && at > 0)?;
     let (thing, rest) = (words[..at].join(" "), &words[at + 1..]);
     let by = rest.first().is_none_or(|word| BARE.contains(&word.as_str()) && rest.len() > 1);

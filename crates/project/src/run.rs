@@ -72,14 +72,14 @@ impl Reviewed {
     }
 
     /// Adds findings that were made elsewhere in `file`, of which this is the review.
-    pub fn add(&mut self, findings: &[Finding], (file, settings): (&Found, &Settings)) {
+    pub fn add(&mut self, findings: &[Finding], (file, settings): (&Found, &Settings), room: &Room) {
         if findings.is_empty() {
             return;
         }
         if self.findings.is_empty() {
             // Without findings nobody held the text.
             let Ok((decoded, source)) = load(file, settings) else { return };
-            (self.encoding, self.text) = (decoded.encoding, Held::of(&source, &Room::default()));
+            (self.encoding, self.text) = (decoded.encoding, Held::of(&source, room));
         }
         self.findings.extend_from_slice(findings);
         self.findings.sort_by(|a, b| {

@@ -1,5 +1,6 @@
 //! `vinequill draft`
 
+use std::collections::BTreeMap;
 use std::path::{Path, PathBuf};
 
 use clap::{Args, ValueEnum};
@@ -322,27 +323,24 @@ const NAMED: usize = 3;
 /// Says which declarations were left alone, and why; of many for the same reason, how many.
 fn left_alone(reading: &FileReading<'_>, left: &[Left]) -> Vec<String> {
     let path = reading.source.path();
-    let mut reasons: Vec<&str> = left.iter().map(|left| left.reason).collect();
-    reasons.sort_unstable();
-    reasons.dedup();
+    let mut by_reason: BTreeMap<&str, Vec<(u32, &str)>> = BTreeMap::new();
+    for left in left {
+        let declaration = reading.outline.declaration(left.declaration);
+        let place = (reading.source.line(declaration.name_span.start), declaration.name.as_str());
+        by_reason.entry(left.reason).or_default().push(place);
+    }
     let mut out: Vec<(u32, String)> = Vec::new();
-    for reason in reasons {
-        let same: Vec<&Left> = left.iter().filter(|left| left.reason == reason).collect();
-        let line = |left: &Left| {
-            let declaration = reading.outline.declaration(left.declaration);
-            (reading.source.line(declaration.name_span.start), declaration.name.as_str())
-        };
+    for (reason, same) in by_reason {
         if same.len() > NAMED {
-            let (first, _) = line(same[0]);
-            let count = same.len();
+            let (first, count) = (same[0].0, same.len());
             let from_here = format!("{count} declarations from here on were left alone: of each, {reason}");
             out.push((first, format!("{path}:{first}: {from_here}")));
             continue;
         }
-        out.extend(same.into_iter().map(|left| {
-            let (line, name) = line(left);
-            (line, format!("{path}:{line}: `{name}` was left alone: {reason}"))
-        }));
+        out.extend(
+            same.into_iter()
+                .map(|(line, name)| (line, format!("{path}:{line}: `{name}` was left alone: {reason}"))),
+        );
     }
     out.sort();
     out.into_iter().map(|(_, text)| text).collect()

@@ -154,7 +154,11 @@ impl Review {
         Ok(match pair.format_as() {
             Some(Format::Text) | None => report::text::render(view),
             Some(Format::Short) => report::short::render(view),
-            Some(Format::Json) => report::json::review(&report::json::shape(view)),
+            Some(Format::Json) => {
+                let mut out = Vec::new();
+                report::json::write_review(view, &mut out)?;
+                String::from_utf8_lossy(&out).into_owned()
+            }
             Some(Format::Sarif) => report::sarif::render(&report::json::shape(view), session.compares()?),
             Some(Format::Junit) => report::junit::render(&report::json::shape(view), self.fail_on(session)),
             Some(Format::Markdown) => {

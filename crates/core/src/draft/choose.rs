@@ -79,19 +79,23 @@ pub fn draft_file(
     let (written, asked): (Vec<DeclId>, Vec<DeclId>) =
         asked.partition(|&id| file.outline.declaration(id).comment.misplaced.is_some());
     let mut out = draft(file, &asked, (Extent::Owed, only), inherit);
-    let left = written.into_iter().filter(|_| only != Only::Partial).filter_map(|id| {
-        let reason = match file.outline.declaration(id).comment.misplaced? {
-            Misplaced::Ordinary(_) => {
-                "the comment above it reads like its description; make it one (`mend --rule comment.ordinary`)"
-            }
-            Misplaced::Detached(_) => {
-                "a comment for it stands where readers drop it; move it (`mend --rule comment.detached`)"
-            }
-        };
-        Some(Left { declaration: id, reason })
-    });
-    out.left.extend(left);
+    if only != Only::Partial {
+        out.left.extend(written.into_iter().filter_map(|id| already_written(file, id)));
+    }
     out
+}
+
+/// Tells why a declaration is left alone for which somebody has written already.
+fn already_written(file: &FileReading<'_>, declaration: DeclId) -> Option<Left> {
+    let reason = match file.outline.declaration(declaration).comment.misplaced? {
+        Misplaced::Ordinary(_) => {
+            "the comment above it reads like its description; make it one (`mend --rule comment.ordinary`)"
+        }
+        Misplaced::Detached(_) => {
+            "a comment for it stands where readers drop it; move it (`mend --rule comment.detached`)"
+        }
+    };
+    Some(Left { declaration, reason })
 }
 
 /// Returns the declarations for which the source says that something may be missing, with the reason.

@@ -321,22 +321,18 @@ fn colon_name(line: &str) -> Option<(&str, &str)> {
 
 /// In the colon form the names themselves stand behind the sign, and the first line names the callable.
 fn is_colon_form(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> bool {
-    let named = (0..lines.len()).filter(|&at| colon_name(lines.text(at)).is_some()).count();
+    let is_known = |name: &str| TABLE.iter().any(|(known, _)| *known == name);
+    let names: Vec<&str> =
+        (0..lines.len()).filter_map(|at| colon_name(lines.text(at))).map(|(name, _)| name).collect();
     let first =
         (0..lines.len()).map(|at| lines.trimmed(at)).find(|line| !line.is_empty()).unwrap_or_default();
     let headed = headed(first).is_some();
     // A name may be that of a command.
-    let plain = |at: usize| colon_name(lines.text(at)).is_none();
-    let known = opens
-        .iter()
-        .filter(|&&(at, _, name)| plain(at) && TABLE.iter().any(|(known, _)| *known == name))
-        .count();
+    let commands = opens.iter().any(|&(at, _, name)| colon_name(lines.text(at)).is_none() && is_known(name));
     // `@todo:` alone makes none.
-    let own = (0..lines.len())
-        .filter_map(|at| colon_name(lines.text(at)))
-        .any(|(name, _)| !TABLE.iter().any(|(known, _)| *known == name));
-    let named = named > 0 && (own || headed || is_only_a_name(first));
-    known == 0 && (named || (headed && first.contains("()")))
+    let own = names.iter().any(|name| !is_known(name));
+    let named = own || (!names.is_empty() && (headed || is_only_a_name(first)));
+    !commands && (named || (headed && first.contains("()")))
 }
 
 /// Splits `name() - summary` and `struct name - summary`.

@@ -120,7 +120,7 @@ fn speaks_of_several(lower: &str) -> bool {
     ];
     let heads = words.first().is_some_and(|word| matches!(*word, "the" | "these" | "following"))
         && words.iter().take(2).any(|word| matches!(*word, "following" | "these"));
-    let heads = heads || words.windows(2).take(6).any(|two| two[0] == "these" && groups.contains(&two[1]));
+    let told_of = words.windows(2).take(6).any(|two| two[0] == "these" && groups.contains(&two[1]));
     // "Sets the options" is a sentence, "Scale options" none.
     let is_sentence = words.first().is_some_and(|word| {
         ["s", "es"].iter().any(|end| word.strip_suffix(end).is_some_and(|verb| VERBS.contains(&verb)))
@@ -153,7 +153,7 @@ fn speaks_of_several(lower: &str) -> bool {
     });
     // "Crates and scales are plain data" speaks of neither as the declaration.
     let several = words.iter().skip(1).take(3).any(|word| *word == "are");
-    heads || named || second || opens || several
+    heads || told_of || named || second || opens || several
 }
 
 /// Tells whether an ordinary comment reads like documentation: no divider, licence, directive,

@@ -297,13 +297,14 @@ fn element_at(text: &str, start: usize) -> Option<Element> {
     let lower = name.to_ascii_lowercase();
     let argument =
         !closes && text[..start].ends_with(|c: char| c.is_alphanumeric() || matches!(c, '_' | '<' | '&'));
+    let (single, capital) = (name.len() == 1, name != lower);
     let closed_later = || {
         let line = rest.split('\n').next().unwrap_or_default();
         line.contains(&format!("</{name}>"))
     };
     if !ELEMENTS.contains(&lower.as_str())
-        || (name.len() == 1 && (name != lower || (argument && !closed_later())))
-        || (argument && name != lower && !closed_later())
+        || (single && capital)
+        || ((single || capital) && argument && !closed_later())
     {
         return None;
     }

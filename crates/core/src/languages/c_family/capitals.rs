@@ -62,9 +62,7 @@ impl Pass<'_> {
             head.name = self.word(at).to_owned();
         }
         if constructs || number > 0 && matches!(items[number - 1], Item::Sign(b'~', _)) {
-            head.named = true;
-            head.listed = true;
-            self.mask_parameters(from, upto);
+            self.take_list((from, upto), head);
             return number + 2;
         }
         if head.named {
@@ -127,9 +125,7 @@ impl Pass<'_> {
             }
             Some(Item::Word(next)) if specified && self.ends_list(&items[number + 2..], *next) => {
                 // `int MTU(void) const`
-                head.named = true;
-                head.listed = true;
-                self.mask_parameters(from, upto);
+                self.take_list((from, upto), head);
             }
             Some(Item::Word(next))
                 if !is_capital(self.word(*next)) || items.len() > number + 3 || head.is_typedef =>
@@ -168,12 +164,17 @@ impl Pass<'_> {
             }
             _ => {
                 // A function whose name is in capitals.
-                head.named = true;
-                head.listed = true;
-                self.mask_parameters(from, upto);
+                self.take_list((from, upto), head);
             }
         }
         number + 2
+    }
+
+    /// Takes what stands in parentheses for the parameters of what was named in front.
+    fn take_list(&mut self, (from, upto): (usize, usize), head: &mut Head) {
+        head.named = true;
+        head.listed = true;
+        self.mask_parameters(from, upto);
     }
 
     /// Tells whether items are words that stand behind a list of parameters, and at most what is put in the place of a

@@ -54,7 +54,7 @@ pub(super) fn mask<'t>(text: &'t str, is_cpp: bool, plainer: &Plainer) -> Given<
         tail: false,
     };
     if is_cpp {
-        pass.mask_packs();
+        pass.mask_anywhere();
     }
     pass.run();
     let (bodies, calls) = (pass.bodies, pass.calls);
@@ -163,7 +163,7 @@ impl<'s> Pass<'s> {
 
     /// Blanks what the grammar of C++ cannot read wherever it stands: the sign of a pack of pointers, `Load*... loads`,
     /// and a macro that ends a string, `"cellar " VERSION`.
-    fn mask_packs(&mut self) {
+    fn mask_anywhere(&mut self) {
         for found in memchr::memmem::find_iter(self.text.as_bytes(), b"*...") {
             self.out[found] = b' ';
         }

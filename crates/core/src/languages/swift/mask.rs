@@ -57,10 +57,10 @@ pub(super) fn mask(text: &str) -> Given<'_> {
         return given;
     }
     let mut bytes = given.text().as_bytes().to_vec();
-    for at in
-        breaks.into_iter().flatten().filter(|&at| matches!(bytes[at], b'\n' | b'\r')).collect::<Vec<_>>()
-    {
-        bytes[at] = b' ';
+    for range in breaks {
+        for byte in bytes[range].iter_mut().filter(|byte| matches!(**byte, b'\n' | b'\r')) {
+            *byte = b' ';
+        }
     }
     // Only line breaks were written over.
     String::from_utf8(bytes).map_or(given, Given::replaced)
@@ -89,9 +89,10 @@ fn further_conformances(text: &str, start: usize) -> Option<std::ops::Range<usiz
     let line = text[start..].split(['\n', '\r']).next().unwrap_or_default();
     let colon = line.find(':')?;
     let comma = colon + line[colon..].find(',')?;
+    let further = line[comma..].trim_end();
     let plain = |c: char| c.is_alphanumeric() || matches!(c, '_' | '.' | ',' | ' ');
-    (!line.contains("where") && line[comma..].trim_end().chars().all(plain))
-        .then(|| start + comma..start + comma + line[comma..].trim_end().len())
+    (!line.contains("where") && further.chars().all(plain))
+        .then(|| start + comma..start + comma + further.len())
 }
 
 /// Returns the range of an attribute with its type arguments and arguments, where a name
