@@ -200,6 +200,12 @@ pub trait Grammar: Sync + 'static {
         Given::all(text)
     }
 
+    /// Makes plain the forms that the language has and the grammar does not know, wherever they stand; nothing when there
+    /// are none. It is asked for once the grammar stumbled.
+    fn plainer<'s>(&self, _text: &'s str) -> Option<Given<'s>> {
+        None
+    }
+
     /// Decides what the parser is given when it stumbled at `errors`, which are sorted: those of all attempts
     /// so far, of which the best counts; nothing when it should be left at that. `attempt` counts from 0.
     fn mask_again<'s>(&self, _text: &'s str, _errors: &[Span], _attempt: usize) -> Option<Given<'s>> {
@@ -226,6 +232,37 @@ pub trait Grammar: Sync + 'static {
     }
 }
 
+/// A text as it was given, and what the grammar made of it.
+struct Attempt<'s> {
+    tree: Tree,
+    given: Given<'s>,
+    /// Where the grammar stumbled.
+    errors: Vec<Span>,
+}
+
+impl<'s> Attempt<'s> {
+    fn of(tree: Tree, given: Given<'s>) -> Self {
+        let errors = if tree.root_node().has_error() { tree::errors(&tree) } else { Vec::new() };
+        Self { tree, given, errors }
+    }
+
+    /// Returns how much was not understood; a missing token counts one.
+    fn amount(&self) -> u32 {
+        self.errors.iter().map(|span| span.len().max(1)).sum()
+    }
+
+    fn or_better(self, other: Option<Self>) -> Self {
+        match other {
+            Some(other) if other.amount() < self.amount() => other,
+            Some(_) | None => self,
+        }
+    }
+
+    fn done(self) -> (Tree, Given<'s>) {
+        (self.tree, self.given)
+    }
+}
+
 /// How often a text that the grammar stumbles over is masked anew.
 const MOST_ATTEMPTS: usize = 4;
 
@@ -245,38 +282,48 @@ impl<G: Grammar> GrammarReader<G> {
         wishes: Wishes<'_>,
         parsers: &mut Parsers,
     ) -> Option<(Tree, Given<'s>)> {
-        let language = self.0.table().language();
         let mut given = self.0.mask(source.text());
         if wishes.calls || wishes.remarks {
             // What is called or remarked in a body shows in the body.
             given = given.with_all();
         }
-        let mut tree = parsers.parse(self.key(), language, &given)?;
-        let mut errors = tree::errors(&tree);
-        let mut seen = errors.clone();
+        let begun = parsers.parse_until_error(self.key(), self.0.table().language(), &given);
+        let begun = match begun.map(|tree| Attempt::of(tree, given.clone())) {
+            Some(clean) if clean.errors.is_empty() => return Some(clean.done()),
+            begun => begun,
+        };
+        let plainer = self.0.plainer(source.text()).map(|plainer| plainer.leaving_out_as(&given));
+        let plainer = match plainer.and_then(|plainer| self.attempt(plainer, parsers)) {
+            Some(clean) if clean.errors.is_empty() => return Some(clean.done()),
+            plainer => plainer,
+        };
+        let mut best = begun.or_else(|| self.attempt(given.clone(), parsers))?;
+        let mut seen = best.errors.clone();
+        best = best.or_better(plainer);
         for attempt in 0..MOST_ATTEMPTS {
-            if !tree.root_node().has_error() {
-                return Some((tree, given));
+            if best.errors.is_empty() {
+                return Some(best.done());
             }
             let Some(masked) = self.0.mask_again(source.text(), &seen, attempt) else { break };
-            let masked = masked.leaving_out_as(&given);
-            let again = parsers.parse(self.key(), language, &masked)?;
-            let left = tree::errors(&again);
-            seen.extend(&left);
+            let again = self.attempt(masked.leaving_out_as(&given), parsers)?;
+            seen.extend(&again.errors);
             seen.sort_by_key(|span| span.start);
-            if amount(&left) < amount(&errors) {
-                (tree, given, errors) = (again, masked, left);
-            }
+            best = best.or_better(Some(again));
         }
-        if !given.ranges().is_empty() && tree.root_node().has_error() {
+        if !best.given.ranges().is_empty() && !best.errors.is_empty() {
             // Where the grammar stumbles for good, what was left out is no longer taken for harmless.
-            let whole = given.with_all();
-            let again = parsers.parse(self.key(), language, &whole)?;
-            if amount(&tree::errors(&again)) <= amount(&tree::errors(&tree)) {
-                return Some((again, whole));
+            let whole = self.attempt(best.given.with_all(), parsers)?;
+            if whole.amount() <= best.amount() {
+                best = whole;
             }
         }
-        Some((tree, given))
+        Some(best.done())
+    }
+
+    /// Parses what is given.
+    fn attempt<'s>(&self, given: Given<'s>, parsers: &mut Parsers) -> Option<Attempt<'s>> {
+        let tree = parsers.parse(self.key(), self.0.table().language(), &given)?;
+        Some(Attempt::of(tree, given))
     }
 
     /// Parses so that what is masked does not hang on where exactly the grammar stumbles: two texts that
@@ -331,9 +378,4 @@ impl<G: Grammar> Reader for GrammarReader<G> {
         let tree = parsers.parse(self.key(), self.0.table().language(), &Given::all(source.text()));
         tree.map_or(0, |tree| tree.root_node().descendant_count())
     }
-}
-
-/// Returns how much was not understood; a missing token counts one.
-fn amount(errors: &[Span]) -> u32 {
-    errors.iter().map(|span| span.len().max(1)).sum()
 }

@@ -1,6 +1,8 @@
 //! One parser a grammar, kept by each worker.
 
-use tree_sitter::{Parser, Tree};
+use std::ops::ControlFlow;
+
+use tree_sitter::{ParseOptions, ParseState, Parser, Tree};
 
 use super::Given;
 
@@ -20,6 +22,40 @@ impl Parsers {
     /// Parses what is given. Nothing when the grammar was built for another version of the parser
     /// library, which the registry test rules out.
     pub fn parse(&mut self, key: usize, language: &tree_sitter::Language, given: &Given<'_>) -> Option<Tree> {
+        let (text, ranges) = given.handed();
+        let parser = self.of(key, language)?;
+        parser.set_included_ranges(&ranges).ok()?;
+        parser.parse(text.as_ref(), None)
+    }
+
+    /// Parses what is given, and gives up where the grammar stumbles: going on costs many times as much there. Nothing
+    /// when it gave up; a tree may have errors all the same, got over quickly.
+    pub fn parse_until_error(
+        &mut self,
+        key: usize,
+        language: &tree_sitter::Language,
+        given: &Given<'_>,
+    ) -> Option<Tree> {
+        let (text, ranges) = given.handed();
+        let parser = self.of(key, language)?;
+        parser.set_included_ranges(&ranges).ok()?;
+        let bytes = text.as_bytes();
+        let mut read = |at: usize, _| bytes.get(at..).unwrap_or_default();
+        let mut give_up = |state: &ParseState| match state.has_error() {
+            true => ControlFlow::Break(()),
+            false => ControlFlow::Continue(()),
+        };
+        let options = ParseOptions::new().progress_callback(&mut give_up);
+        let tree = parser.parse_with_options(&mut read, None, Some(options));
+        if tree.is_none() {
+            // The parser would go on there with the next text.
+            parser.reset();
+        }
+        tree
+    }
+
+    /// Returns the parser of a grammar.
+    fn of(&mut self, key: usize, language: &tree_sitter::Language) -> Option<&mut Parser> {
         let at = match self.made.iter().position(|(made_for, _)| *made_for == key) {
             Some(at) => at,
             None => {
@@ -29,9 +65,6 @@ impl Parsers {
                 self.made.len() - 1
             }
         };
-        let parser = &mut self.made[at].1;
-        let (text, ranges) = given.handed();
-        parser.set_included_ranges(&ranges).ok()?;
-        parser.parse(text.as_ref(), None)
+        Some(&mut self.made[at].1)
     }
 }

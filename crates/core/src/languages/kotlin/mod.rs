@@ -21,7 +21,6 @@ use crate::reading::{
     CommentForm, Demand, Deprecation, Examples, Given, Grammar, GrammarReader, Language, Next, Owe, Scope,
     Vocabulary, Walk, kinds,
 };
-use crate::text::Span;
 
 /// Kotlin.
 pub(super) static KOTLIN: Language = Language {
@@ -130,8 +129,8 @@ impl Grammar for KotlinGrammar {
         without_plain_bodies(mask::mask(text), text, &BRACES)
     }
 
-    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
-        if attempt == 0 { mask::with_ends(text) } else { None }
+    fn plainer<'s>(&self, text: &'s str) -> Option<Given<'s>> {
+        mask::with_ends(text)
     }
 
     fn comment(&self, text: &str) -> CommentForm {

@@ -20,7 +20,6 @@ use crate::reading::{
     CommentForm, CommentPlace, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary,
     Walk,
 };
-use crate::text::Span;
 
 const ANNOTATIONS: &[NotationId] = &[NotationId::new("annotations")];
 
@@ -133,8 +132,8 @@ impl Grammar for LuaGrammar {
         }
     }
 
-    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
-        if attempt == 0 { without_typeof(text) } else { None }
+    fn plainer<'s>(&self, text: &'s str) -> Option<Given<'s>> {
+        without_typeof(text)
     }
 
     fn comment(&self, text: &str) -> CommentForm {

@@ -19,7 +19,6 @@ use crate::reading::{
     CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Hierarchy, Language, ModuleComment, Next,
     Owe, Scope, Vocabulary, Walk, kinds,
 };
-use crate::text::Span;
 
 /// The sections that stand for exceptions; none answers for another.
 static SECTIONS: Hierarchy =
@@ -125,8 +124,8 @@ impl Grammar for RustGrammar {
         without_plain_bodies(Given::all(text), text, &BRACES)
     }
 
-    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
-        (attempt == 0).then(|| plainer(text))
+    fn plainer<'s>(&self, text: &'s str) -> Option<Given<'s>> {
+        plainer(text)
     }
 
     fn comment(&self, text: &str) -> CommentForm {
@@ -216,7 +215,7 @@ impl Grammar for RustGrammar {
 
 /// Gives `text` with blanked what the grammar does not know: the rules of macros, which declare nothing, and the signs
 /// of negative numbers among type arguments (`Range<-9, 9>`).
-fn plainer(text: &str) -> Given<'_> {
+fn plainer(text: &str) -> Option<Given<'_>> {
     let mut blanks = Vec::new();
     let mut at = 0;
     while let Some(found) = text[at..].find("macro_rules!").map(|found| at + found) {
@@ -241,5 +240,5 @@ fn plainer(text: &str) -> Given<'_> {
         let argument = text[..at].trim_end().ends_with(['<', ',']);
         (number && argument).then_some(at..at + 1)
     }));
-    if blanks.is_empty() { Given::all(text) } else { Given::with_blanks(text, &blanks) }
+    (!blanks.is_empty()).then(|| Given::with_blanks(text, &blanks))
 }

@@ -28,7 +28,7 @@ use crate::reading::{
     CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Half, Halves, Language, Next, Owe, Parsers,
     Reader, Token, Vocabulary, Walk, Wishes,
 };
-use crate::text::{Source, Span};
+use crate::text::Source;
 
 const TAGS: &[NotationId] = &[NotationId::new("tags")];
 
@@ -181,8 +181,8 @@ impl Grammar for ScriptGrammar {
         }
     }
 
-    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
-        (attempt == 0).then(|| plain::without_what_is_new(text, self.serves.id == TYPESCRIPT.id))
+    fn plainer<'s>(&self, text: &'s str) -> Option<Given<'s>> {
+        plain::without_what_is_new(text, self.serves.id == TYPESCRIPT.id)
     }
 
     fn comment(&self, text: &str) -> CommentForm {
