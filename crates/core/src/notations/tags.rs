@@ -234,6 +234,8 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     }
     read_inline(&mut doc, lines);
     doc.hidden |= (0..lines.len()).any(|at| lines.trimmed(at) == ":nodoc:");
+    let first = (0..lines.len()).map(|at| lines.trimmed(at)).find(|line| !line.is_empty());
+    doc.inherits |= lines.dialect() == Dialect::Ruby && first.is_some_and(|line| line.starts_with("(see "));
     describe_by_tag(&mut doc, lines, &opens);
     complete(&mut doc);
     doc
@@ -320,7 +322,10 @@ fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, u
         doc.surface = surface_named(after).or(doc.surface);
     }
     if let Some(kind) = apply(doc, meaning) {
-        if let Some(found) = read_entry(lines, kind, name, after, rows) {
+        if lines.dialect() == Dialect::Ruby && after.trim_start().starts_with("(see ") {
+            // Its entries are those of another comment.
+            doc.inherits = true;
+        } else if let Some(found) = read_entry(lines, kind, name, after, rows) {
             doc.entries.push(found);
         }
         return;
@@ -375,7 +380,8 @@ fn read_type<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t str
         found.names.extend(ty.split(['|', ',']).filter_map(|part| type_name(lines, part.trim())));
     } else {
         found.ty = Some(lines.span_of(ty));
-        found.optional |= ty.ends_with('=') && found.kind == EntryKind::Param;
+        let script = matches!(lines.dialect(), Dialect::JavaScript | Dialect::TypeScript);
+        found.optional |= script && ty.ends_with('=') && found.kind == EntryKind::Param;
     }
     behind.trim_start()
 }

@@ -156,6 +156,9 @@ pub(super) fn call<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) -> Next {
         "require" | "require_relative" | "include" | "extend" | "prepend" | "using" if !walk.in_code() => {
             let separator = walk.span(node);
             walk.outline.separators.push(separator);
+            if matches!(name, "include" | "extend" | "prepend") {
+                takes_in(walk, node);
+            }
         }
         "raise" | "fail" => raises(walk, node),
         _ if VISIBILITY.contains(&name) && !walk.in_code() => {
@@ -164,6 +167,16 @@ pub(super) fn call<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) -> Next {
         _ => {}
     }
     Next::Into
+}
+
+/// Notes the modules that a type takes in: what they declare is the type's as well.
+fn takes_in<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) {
+    let (Some(owner), Some(arguments)) = (walk.owner(), walk.field(node, "arguments")) else { return };
+    let modules = walk.children(arguments);
+    let named =
+        modules.into_iter().filter(|&ty| matches!(walk.kind(ty), Some(Ruby::Constant | Ruby::Resolution)));
+    let named: Vec<Name> = named.map(|ty| Name::simple(walk.text(ty))).collect();
+    walk.outline.declarations[owner.0 as usize].supertypes.extend(named);
 }
 
 fn attributes<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>, word: &str) {
@@ -212,6 +225,11 @@ fn visibility<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>, word: &str) {
 /// Looks at a bare word: `private` on a line of its own, `raise` without anything.
 pub(super) fn word<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) {
     let text = walk.text(node);
+    let is_word = matches!(text, "raise" | "fail") || VISIBILITY.contains(&text);
+    // With arguments it is the method of a call, which was looked at as a whole.
+    if !is_word || walk.parent(node).is_some_and(|parent| walk.kind(parent) == Some(Ruby::Call)) {
+        return;
+    }
     match text {
         "raise" | "fail" => {
             let span = walk.span(node);
@@ -219,7 +237,7 @@ pub(super) fn word<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) {
                 walk.raises_unknown();
             }
         }
-        _ if VISIBILITY.contains(&text) && !walk.in_code() => {
+        _ if !walk.in_code() => {
             let (at, owner) = (walk.span(node).start, walk.owner());
             walk.notes.push((at, owner, SmolStr::new(text)));
         }
