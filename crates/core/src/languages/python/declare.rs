@@ -30,7 +30,8 @@ impl Decorators {
             for decorator in walk.children(outer) {
                 if walk.kind(decorator) == Some(Python::Decorator) {
                     let text = walk.text(decorator).trim_start_matches('@').trim();
-                    names.push(text.split('(').next().unwrap_or_default().trim().to_owned());
+                    // A comment behind it belongs to the node.
+                    names.push(text.split(['(', '#', '\n']).next().unwrap_or_default().trim().to_owned());
                 }
             }
         }
@@ -149,6 +150,20 @@ fn header_end(walk: &Walk<'_, Python>, body: u32) -> u32 {
     u32::try_from(before.len()).unwrap_or(body)
 }
 
+/// Tells whether a method is one of an interface as `zope.interface` has them, which are written as they are called:
+/// without a receiver.
+fn is_in_interface(walk: &Walk<'_, Python>, node: Node<'_>) -> bool {
+    let Some(owner) = walk.owner() else { return false };
+    let is_interface = |ty: &Name| {
+        let rest = ty.as_str().strip_prefix('I').unwrap_or_default().as_bytes();
+        ty == "Interface" || matches!(rest, [b'A'..=b'Z', second, ..] if second.is_ascii_lowercase())
+    };
+    let owner = &walk.outline.declarations[owner.0 as usize];
+    let first = walk.field(node, kinds::PARAMETERS).and_then(|list| walk.children(list).into_iter().next());
+    owner.supertypes.iter().any(is_interface)
+        && first.is_some_and(|first| !matches!(walk.text(first), "self" | "cls" | "_"))
+}
+
 /// Declares a function or method and opens it; `outer` holds the decorators.
 pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: Node<'t>) {
     if already_declared(walk, node, outer) {
@@ -173,7 +188,7 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: N
         exempt = true;
     }
     let receiver = in_class && !decorators.has("staticmethod");
-    let (receiver, parameters) = parameters(walk, node, receiver);
+    let (receiver, parameters) = parameters(walk, node, receiver && !is_in_interface(walk, node));
     declaration.signature = Signature {
         receiver,
         parameters,

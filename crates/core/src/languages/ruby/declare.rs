@@ -291,8 +291,13 @@ pub(super) fn guard<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) {
 }
 
 fn caught<'t>(walk: &Walk<'t, Ruby>, clause: Node<'t>) -> Vec<Name> {
+    let name = |ty| match walk.kind(ty) {
+        Some(Ruby::Constant | Ruby::Resolution) => Name::simple(walk.text(ty)),
+        // A list or a call that gives the types.
+        _ => Name::new("Exception"),
+    };
     match walk.field(clause, "exceptions") {
-        Some(list) => walk.children(list).into_iter().map(|ty| Name::simple(walk.text(ty))).collect(),
+        Some(list) => walk.children(list).into_iter().map(name).collect(),
         None => vec![Name::new("StandardError")],
     }
 }

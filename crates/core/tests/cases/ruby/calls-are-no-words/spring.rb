@@ -38,3 +38,18 @@ class Spring
   # So is `inline`, not this.
   def shown_too(crate); end
 end
+
+# What is tried again.
+class Again
+  # Tries to open.
+  #
+  # @param kinds [Array<Class>] what may go wrong
+  # @raise [ArgumentError] without kinds
+  def try(kinds)
+    raise ArgumentError unless kinds
+
+    turn
+  rescue *kinds
+    raise
+  end
+end
