@@ -164,7 +164,11 @@ impl Grammar for RustGrammar {
             Rust::Module => declare::module(walk, node),
             Rust::Const => {
                 declare::constant(walk, node);
-                return Next::Over;
+                if walk.field(node, "name").is_none_or(|name| walk.text(name) != "_") {
+                    return Next::Over;
+                }
+                // What it holds without a name is there for its implementations: its items are local.
+                walk.open(Scope::Barrier);
             }
             Rust::Field | Rust::Variant => declare::part(walk, node, kind),
             Rust::Macro => {
