@@ -366,6 +366,10 @@ fn read_entry(
         if dialect == Dialect::Ruby && found.ty.is_none() && !found.names.is_empty() {
             rest = read_type(&mut found, lines, rest.trim_start());
         }
+        if dialect == Dialect::Ruby && tag == "option" {
+            // What it is about is a key: `@option options [Integer] :seats how many`.
+            rest = first_word(rest).1;
+        }
     }
     let start = lines.span_of(rest).start;
     found.text = lines.text_span(start, row, rows.1).and_then(|span| without_hyphen(lines, span));

@@ -140,8 +140,16 @@ impl Reader for ByEnding {
 /// Tags of comments that define something by themselves: a named type, a callback, a file.
 const FREE: &[&str] = &[
     "typedef", "callback", "file", "fileoverview", "overview", "module", "packageDocumentation", "external",
-    "event", "namespace", "import",
+    "namespace", "import",
 ];
+
+/// Tells whether a comment describes an event, `@event Press#full`, which stands for nothing below. Several, or one with
+/// words behind it, are what the declaration below gives off.
+fn describes_event(text: &str) -> bool {
+    let events = text.lines().filter_map(|line| line.trim_start_matches([' ', '\t', '*', '/']).strip_prefix("@event"));
+    let mut events = events.map(str::trim).filter(|name| !name.contains('`'));
+    events.next().is_some_and(|name| name.split_whitespace().count() == 1) && events.next().is_none()
+}
 
 /// Gives the scripts of a single-file component: the markup around them is blanked.
 fn only_scripts(text: &str) -> Given<'_> {
@@ -191,7 +199,7 @@ impl Grammar for ScriptGrammar {
         if !text.starts_with("/*") {
             form = CommentForm { carrier: crate::model::Carrier::Lines { mark: "//" }, doc: Doc::No };
         }
-        if form.doc == Doc::Yes && opens_with_tag(text, FREE) {
+        if form.doc == Doc::Yes && (opens_with_tag(text, FREE) || describes_event(text)) {
             form.doc = Doc::Elsewhere;
         }
         form

@@ -24,3 +24,35 @@ export function walk(crates, each) {
   let n = 0;
   const m = /** @type {any} */ (n);
 }
+
+/**
+ * The bin is full.
+ *
+ * @event Press#full
+ * @param {number} litres what is in it
+ */
+
+export const NONE = 0;
+
+/**
+ * A press with its bin.
+ *
+ * @param {Crate} crate what is pressed first
+ * @event full: the bin is full
+ * @event `empty`: the bin is empty
+ */
+
+export function Press(crate) {
+  this.crate = crate;
+}
+
+/**
+ * A press that stands still.
+ *
+ * @param {Crate} crat what is pressed first
+ * @event `full`: the bin is full
+ */
+
+export function Still(crate) {
+  this.crate = crate;
+}

@@ -14,6 +14,7 @@ module Till
     # @param item [String] what
     # @param price [Integer] in cents
     # @option opts [Integer] :tax in percent
+    # @option opts [String] :description
     # @yield [sum] each sum
     # @return [Integer] the sum
     # @raise [ArgumentError] if there is none
