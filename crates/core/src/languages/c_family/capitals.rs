@@ -61,7 +61,12 @@ impl Pass<'_> {
         if constructs {
             head.name = self.word(at).to_owned();
         }
-        if constructs || number > 0 && matches!(items[number - 1], Item::Sign(b'~', _)) {
+        // `PRESS::PRESS(…)`: no macro is a member.
+        let is_member = self.is_cpp
+            && !head.named
+            && number > 1
+            && items[number - 2..number].iter().all(|item| matches!(item, Item::Sign(b':', _)));
+        if constructs || is_member || number > 0 && matches!(items[number - 1], Item::Sign(b'~', _)) {
             self.take_list((from, upto), head);
             return number + 2;
         }

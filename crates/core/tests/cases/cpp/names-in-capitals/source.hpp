@@ -36,3 +36,15 @@ struct Tensor {
         return unary(1);
     }
 };
+
+PRESS::PRESS(const char *name) {
+    begin(name);
+}
+
+PRESS::PRESS(const char *name, int bins) : PRESS(name) {
+    more(bins);
+}
+
+int PRESS::SIZE(int bins) {
+    return bins;
+}
