@@ -117,11 +117,16 @@ impl Pass<'_> {
         }
     }
 
-    /// `static macro(…);` outside all types has no type: the macro stands for a whole declaration.
+    /// `static macro(…);` outside all types has no type, nor has `macro(…);` among members of another name: the macro
+    /// stands for a whole declaration.
     fn is_nameless_call(&self, items: &[Item]) -> bool {
         // Macros without a semicolon may stand in front.
         let led = items.iter().position(|item| !self.are_macros(std::slice::from_ref(item))).unwrap_or(0);
         let [storage @ .., Item::Word(name), Item::Group(open, _)] = &items[led..] else { return false };
+        if let Some(Around::Members(owner)) = self.scopes.last() {
+            let constructs = owner.is_empty() || owner == self.word(*name);
+            return storage.is_empty() && !constructs && self.is_plain_name(*name) && self.code[*open].is(b'(');
+        }
         let outside = matches!(self.scopes.last(), None | Some(Around::Space));
         // Without any type C declares nothing either.
         let is_bare = !self.is_cpp && storage.is_empty() && led == 0;

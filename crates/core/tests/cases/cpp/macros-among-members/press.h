@@ -1,0 +1,29 @@
+#pragma once
+
+/// A press with one bin.
+class PRESS_EXPORT Press : public Machine {
+public:
+    static Press *New();
+    pressTypeMacro(Press, Machine);
+
+    ///@{
+    /**
+     * How far the lid opens. Between 0 and 1.
+     */
+    pressSetClampMacro(Lid, double, 0.0, PRESS_MOST);
+    pressGetMacro(Lid, double);
+    ///@}
+
+    /**
+     * What the bin holds. It is weighed first.
+     */
+    pressSetMacro(Load, int)
+    void Weigh(int crate);
+
+    Press(int bins);
+    explicit Press(double bins);
+
+private:
+    pressHiddenMacro(Press);
+    int Bins;
+};
