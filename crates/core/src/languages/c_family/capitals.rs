@@ -3,7 +3,7 @@
 use super::heads::{Head, skip_angles};
 use super::lexer::Sort;
 use super::mask::{Around, Item, Pass};
-use super::words::{BEHIND_LISTS, QUALIFIERS, TYPES, is_capital};
+use super::words::{BEHIND_LISTS, NO_NAMES, QUALIFIERS, TYPES, is_capital};
 
 impl Pass<'_> {
     /// Tells whether the item is the arguments of a macro that was blanked.
@@ -86,6 +86,15 @@ impl Pass<'_> {
             self.mask_parameters(from + 1, upto - 1);
             head.types -= 1;
             head.ordinary.pop();
+            head.named = true;
+            head.listed = true;
+            return number + 2;
+        }
+        if head.types > 0 && self.is_declarator(from, upto) {
+            // `bool NOTHROW(operator==(const Load &a, const Load &b))`
+            self.blank_lexeme(at);
+            self.blank_lexeme(from);
+            self.blank_lexeme(upto);
             head.named = true;
             head.listed = true;
             return number + 2;
@@ -180,6 +189,20 @@ impl Pass<'_> {
         head.named = true;
         head.listed = true;
         self.mask_parameters(from, upto);
+    }
+
+    /// Tells whether a name with its list of parameters stands in parentheses.
+    fn is_declarator(&self, from: usize, upto: usize) -> bool {
+        let first = self.word(from + 1);
+        let named = first == "operator"
+            || self.code[from + 2].is(b'(')
+                && self.code[from + 1].sort == Sort::Word
+                && !TYPES.contains(&first)
+                && !QUALIFIERS.contains(&first)
+                && !NO_NAMES.contains(&first)
+                && !is_capital(first);
+        let ends = self.code[upto - 1].is(b')') || BEHIND_LISTS.contains(&self.word(upto - 1));
+        upto > from + 3 && named && ends
     }
 
     /// Tells whether items are words that stand behind a list of parameters, and at most what is put in the place of a

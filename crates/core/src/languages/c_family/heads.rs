@@ -55,10 +55,14 @@ impl Pass<'_> {
             matches!(item, Item::Word(at) if matches!(self.word(*at), "namespace" | "using" | "static_assert" | "_Static_assert"))
         }) {
             self.mask_leading(&items[..keyword]);
-            // `using Ts::weigh...;`
             for item in &items[keyword..] {
-                if let Item::Sign(b'.', at) = *item {
-                    self.blank_lexeme(at);
+                match *item {
+                    // `using Ts::weigh...;`
+                    Item::Sign(b'.', at) => self.blank_lexeme(at),
+                    // `using typename Base<T>::Crate;`; behind a sign of equality the grammar knows the word.
+                    Item::Word(at) if self.word(at) == "typename" => self.blank_lexeme(at),
+                    Item::Sign(b'=', _) => break,
+                    _ => {}
                 }
             }
             return false;
@@ -79,24 +83,28 @@ impl Pass<'_> {
         false
     }
 
-    /// Blanks `constexpr` and the like before `name::operator type`, which the grammar takes for a type there.
+    /// Blanks what stands before `operator type` and is no word of the language, and before `name::operator type` also
+    /// `constexpr` and the like, which the grammar takes for a type there.
     fn mask_before_conversion(&mut self, items: &[Item]) {
-        let operator = items
-            .iter()
-            .position(|item| matches!(item, Item::Word(at) if self.word(*at) == "operator"))
-            .filter(|&at| at > 2 && matches!(items[at - 1], Item::Sign(b':', _)));
-        let converts = operator.and_then(|at| items.get(at + 1)).is_some_and(
-            |item| matches!(item, Item::Word(at) if !matches!(self.word(*at), "new" | "delete" | "co_await")),
-        );
-        if !converts {
+        let is_operator = |item: &Item| matches!(item, Item::Word(at) if self.word(*at) == "operator");
+        let Some(operator) = items.iter().position(is_operator) else { return };
+        let converts = matches!(items.get(operator + 1), Some(Item::Word(at)) if converts_to(self.word(*at)));
+        let is_member = operator > 2 && matches!(items[operator - 1], Item::Sign(b':', _));
+        if !converts || !is_member && !items[..operator].iter().all(|item| matches!(item, Item::Word(_))) {
             return;
         }
-        for item in items {
+        for item in &items[..operator] {
             let Item::Word(at) = *item else { return };
-            if !matches!(self.word(at), "constexpr" | "inline" | "consteval") {
+            let word = self.word(at);
+            let spare = match is_member {
+                true => matches!(word, "constexpr" | "inline" | "consteval"),
+                false => !QUALIFIERS.contains(&word) && !TYPES.contains(&word),
+            };
+            if spare {
+                self.blank_lexeme(at);
+            } else if is_member {
                 return;
             }
-            self.blank_lexeme(at);
         }
     }
 
@@ -353,13 +361,20 @@ impl Pass<'_> {
             // The name goes on up to the parameters.
             head.named = true;
             head.last = Some(number);
-            head.converts = matches!(items.get(number + 1), Some(Item::Word(at))
-                if !matches!(self.word(*at), "new" | "delete" | "co_await"));
+            head.converts =
+                matches!(items.get(number + 1), Some(Item::Word(at)) if converts_to(self.word(*at)));
             let mut next = number + 1;
             while next < items.len()
                 && !matches!(items[next], Item::Group(from, _) if self.code[from].is(b'('))
             {
                 next += 1;
+            }
+            // `operator<< <>(…)`: the list is empty, and the grammar does not know it.
+            if let [Item::Sign(..), Item::Sign(b'<', open), Item::Sign(b'>', close)] =
+                items[number + 1..next].last_chunk::<3>().copied().unwrap_or([items[number]; 3])
+            {
+                self.blank_lexeme(open);
+                self.blank_lexeme(close);
             }
             if next + 1 < items.len() && matches!(items[next + 1], Item::Group(..)) {
                 next += 1;
@@ -629,6 +644,12 @@ impl Head {
         next.is_none_or(|next| next.sort != Sort::Word)
             && !next.is_some_and(|next| next.is(b'*') || next.is(b'&') || next.is(b'('))
     }
+}
+
+/// Tells whether a word behind `operator` begins the type of a conversion.
+fn converts_to(word: &str) -> bool {
+    let named = ["new", "delete", "co_await", "and", "or", "not", "xor", "bitand", "bitor", "compl"];
+    !named.contains(&word) && !word.ends_with("_eq")
 }
 
 /// Skips type arguments; a sign that is none is passed over.

@@ -27,7 +27,7 @@ mod words;
 use tree_sitter::Node;
 
 use self::kinds::C;
-use self::lexer::Sort;
+use self::lexer::{Lexeme, Sort};
 use self::mask::Plainer;
 use crate::languages::shared::is_test_path;
 use crate::model::{Carrier, Doc, NotationId, Outline};
@@ -117,14 +117,16 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
     };
     let is_evidence = |at: usize| match lexemes[at].sort {
         Sort::Word => match &text[lexemes[at].range()] {
-            "namespace" | "class" | "typename" | "constexpr" | "nullptr" => !word(at + 1).is_empty(),
+            "namespace" | "class" | "typename" | "constexpr" | "nullptr" | "virtual" | "explicit" | "friend" => {
+                !word(at + 1).is_empty()
+            }
             "template" => lexemes.get(at + 1).is_some_and(|next| next.is(b'<')),
             "public" | "private" | "protected" => lexemes.get(at + 1).is_some_and(|next| next.is(b':')),
             // `struct Scale : Device`; C has nothing but bits behind a colon there, and a name before them.
             "struct" => {
-                !word(at + 1).is_empty()
-                    && lexemes.get(at + 2).is_some_and(|next| next.is(b':'))
-                    && word(at + 3).starts_with(|c: char| c.is_alphabetic() || c == '_')
+                let derives = lexemes.get(at + 2).is_some_and(|next| next.is(b':'))
+                    && word(at + 3).starts_with(|c: char| c.is_alphabetic() || c == '_');
+                !word(at + 1).is_empty() && (derives || constructs(&lexemes, at + 1, word(at + 1), &word))
             }
             // `const Scale &scale`
             "const" => {
@@ -134,6 +136,13 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
             }
             _ => false,
         },
+        // `~Scale()` where a member begins.
+        Sort::Sign(b'~') => {
+            let begins = at > 0
+                && (matches!(lexemes[at - 1].sort, Sort::Sign(b';' | b'{' | b'}' | b':'))
+                    || word(at - 1) == "virtual");
+            begins && !word(at + 1).is_empty() && lexemes.get(at + 2).is_some_and(|next| next.is(b'('))
+        }
         // A default, `int base = 10);`, which C has not.
         Sort::Sign(b'=') => {
             let pointed = at > 2 && lexemes[at - 2].is(b'*') && !word(at - 3).is_empty();
@@ -157,8 +166,8 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
         _ => false,
     };
     // What is only there for C++ behind a guard makes no header of C++, unless it declares types and namespaces.
-    let declares = ["\nclass ", "\nnamespace ", "\ntemplate <", "\ntemplate<"];
-    let all_counts = declares.iter().any(|word| text.contains(word));
+    let declares = ["class ", "namespace ", "template <", "template<"];
+    let all_counts = text.lines().any(|line| declares.iter().any(|word| line.trim_start().starts_with(word)));
     // For each condition that is open, whether it is for C++ alone.
     let mut guards: Vec<bool> = Vec::new();
     (0..lexemes.len()).any(|at| {
@@ -174,6 +183,28 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
         }
         (all_counts || !guards.contains(&true)) && is_evidence(at)
     })
+}
+
+/// Tells whether a type, which is named at `at`, has a constructor among its members.
+fn constructs<'t>(lexemes: &[Lexeme], at: usize, name: &str, word: &impl Fn(usize) -> &'t str) -> bool {
+    let mut depth = 0_usize;
+    for inner in at + 1..lexemes.len() {
+        match lexemes[inner].sort {
+            Sort::Sign(b'{') => depth += 1,
+            Sort::Sign(b'}') => depth = depth.saturating_sub(1),
+            Sort::Word if depth == 1 && word(inner) == name => {
+                let begins = matches!(lexemes[inner - 1].sort, Sort::Sign(b';' | b'{' | b'}'));
+                if begins && lexemes.get(inner + 1).is_some_and(|next| next.is(b'(')) {
+                    return true;
+                }
+            }
+            _ => {}
+        }
+        if depth == 0 {
+            return false;
+        }
+    }
+    false
 }
 
 /// Tells whether a header is one of Objective-C, which adds lines that begin with `@` or import, and blocks.

@@ -31,7 +31,7 @@ impl Pass<'_> {
                 && head.listed
                 && !head.is_bare()
                 && is_name(word)
-                && self.holds_literals(from, upto)
+                && (upto == from + 1 || self.holds_literals(from, upto))
             {
                 self.blank_lexeme(at);
                 self.blank_lexemes(from, upto);

@@ -1,0 +1,37 @@
+#pragma once
+namespace press {
+
+/// A crate of fruit.
+template <typename T>
+class Crate : public Box<T> {
+public:
+    using typename Box<T>::Load;
+    using typename Box<T>::Lid;
+
+    /// Its load in kg.
+    __device__ __fast operator float() const { return load; }
+
+    /// Compares by load.
+    ///
+    /// @param other the other
+    bool NOTHROW(operator<(const Crate &other) const)
+    {
+        return load < other.load;
+    }
+
+    friend bool operator< <>(const Crate<T> &a, const Crate<T> &b);
+    friend Stream &operator>><>(Stream &stream, Crate<T> &crate);
+
+    /// Counts. The lid counts as well.
+    ///
+    /// @param lids how many
+    int NOTHROW(count(int lid) const);
+
+private:
+    float load;
+};
+
+bool
+NOTHROW(operator==(const Lid &a, const Lid &b));
+
+}
