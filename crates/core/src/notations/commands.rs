@@ -207,8 +207,31 @@ fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, ch
             let said_before = opens.first().is_some_and(|&(at, ..)| (0..at).any(|row| !lines.is_blank(row)));
             let from = if said_before { 0 } else { structural.last().map_or(0, |&(at, ..)| at + 1) };
             describe_from(doc, lines, (from, 0), end(0).max(from));
+            if doc.summary.is_none()
+                && let Some((below, upto)) = below_remark(lines, opens)
+            {
+                describe_from(doc, lines, (below, 0), upto);
+            }
         }
     }
+}
+
+/// Commands whose text ends with its paragraph.
+const REMARKS: &[&str] = &[
+    "warning", "note", "attention", "remark", "remarks", "since", "deprecated", "todo", "bug", "version",
+    "author", "date", "pre", "post", "copyright",
+];
+
+/// Finds the paragraph below a remark that a comment opens with, which is the description: first line and behind the
+/// last.
+fn below_remark(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> Option<(usize, usize)> {
+    let behind = |number: usize| opens.get(number + 1).map_or(lines.len(), |&(next, ..)| next);
+    let remarks = opens.iter().enumerate().take_while(|(_, (.., name))| REMARKS.contains(name));
+    remarks.into_iter().find_map(|(number, &(at, ..))| {
+        let gap = (at + 1..behind(number)).find(|&row| lines.is_blank(row))?;
+        let below = (gap..behind(number)).find(|&row| !lines.is_blank(row))?;
+        Some((below, behind(number)))
+    })
 }
 
 fn read_command(doc: &mut DocComment, lines: &Lines<'_>, (sign, name): (char, &str), rows: (usize, usize)) {

@@ -133,7 +133,10 @@ impl Pass<'_> {
         let [storage @ .., Item::Word(name), Item::Group(open, _)] = &items[led..] else { return false };
         if let Some(Around::Members(owner)) = self.scopes.last() {
             let constructs = owner.is_empty() || owner == self.word(*name);
-            return storage.is_empty() && !constructs && self.is_plain_name(*name) && self.code[*open].is(b'(');
+            return storage.is_empty()
+                && !constructs
+                && self.is_plain_name(*name)
+                && self.code[*open].is(b'(');
         }
         let outside = matches!(self.scopes.last(), None | Some(Around::Space));
         // Without any type C declares nothing either.
@@ -500,9 +503,9 @@ impl Pass<'_> {
             // `Load * convention weigh(…)`
             self.blank_lexeme(at);
         } else if matches!(word, "struct" | "class" | "union" | "enum") {
+            self.blank_ordinary(head);
             head.types += 1;
             head.tagged = true;
-            head.ordinary.clear();
         } else if TYPES.contains(&word) || word == "const" {
             // No type stands before another: what does is a macro.
             let is_type = word != "const";
@@ -511,10 +514,7 @@ impl Pass<'_> {
                     .iter()
                     .any(|item| matches!(item, Item::Word(at) if TYPES.contains(&self.word(*at))))
             {
-                for macro_word in std::mem::take(&mut head.ordinary) {
-                    self.blank_lexeme(macro_word);
-                    head.types -= 1;
-                }
+                self.blank_ordinary(head);
             }
             if is_type {
                 head.types += 1;
@@ -525,6 +525,14 @@ impl Pass<'_> {
             head.types += 1;
             head.ordinary.push(at);
             head.last = Some(number);
+        }
+    }
+
+    /// Blanks the words that stand where only macros can.
+    fn blank_ordinary(&mut self, head: &mut Head) {
+        for macro_word in std::mem::take(&mut head.ordinary) {
+            self.blank_lexeme(macro_word);
+            head.types -= 1;
         }
     }
 

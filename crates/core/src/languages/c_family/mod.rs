@@ -117,9 +117,8 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
     };
     let is_evidence = |at: usize| match lexemes[at].sort {
         Sort::Word => match &text[lexemes[at].range()] {
-            "namespace" | "class" | "typename" | "constexpr" | "nullptr" | "virtual" | "explicit" | "friend" => {
-                !word(at + 1).is_empty()
-            }
+            "namespace" | "class" | "typename" | "constexpr" | "nullptr" | "virtual" | "explicit"
+            | "friend" => !word(at + 1).is_empty(),
             "template" => lexemes.get(at + 1).is_some_and(|next| next.is(b'<')),
             "public" | "private" | "protected" => lexemes.get(at + 1).is_some_and(|next| next.is(b':')),
             // `struct Scale : Device`; C has nothing but bits behind a colon there, and a name before them.
@@ -239,17 +238,25 @@ const FREE: &[&str] = &[
 
 /// Tells whether a comment opens with a command that documents something else.
 fn is_free(text: &str) -> bool {
-    text.contains(['@', '\\'])
-        && text.lines().any(|line| {
-            let line =
-                line.trim_start_matches(|c: char| c.is_whitespace() || matches!(c, '*' | '/' | '!' | '<'));
-            line.strip_prefix(['@', '\\']).is_some_and(|rest| {
-                let end = rest.find(|c: char| !(c.is_ascii_alphanumeric() || c == '_')).unwrap_or(rest.len());
-                let word = if end == 0 { rest.get(..1).unwrap_or_default() } else { &rest[..end] };
-                // With a colon it is the name of a parameter: `@file: the file`.
-                FREE.contains(&word) && !rest[end..].trim_start().starts_with(':')
-            })
-        })
+    if !text.contains(['@', '\\']) {
+        return false;
+    }
+    let bare = |line: &'_ str| line.len() - line.trim_start_matches([' ', '\t', '*', '/', '!', '<']).len();
+    let opens =
+        text.lines().map(|line| &line[bare(line)..]).filter_map(|line| line.strip_prefix(['@', '\\']));
+    let opens = opens.map(|rest| {
+        let end = rest.find(|c: char| !(c.is_ascii_alphanumeric() || c == '_')).unwrap_or(rest.len());
+        let end = if end == 0 { usize::from(rest.starts_with(['{', '}'])) } else { end };
+        rest.split_at(end)
+    });
+    let only =
+        text.lines().filter(|line| !line.trim_matches([' ', '\t', '*', '/', '!']).is_empty()).count() == 1;
+    opens.into_iter().any(|(word, rest)| {
+        // With a colon it is the name of a parameter: `@file: the file`.
+        FREE.contains(&word) && !rest.trim_start().starts_with(':')
+            // Where something that is left out begins or ends.
+            || only && matches!(word, "cond" | "endcond")
+    })
 }
 
 impl Grammar for FamilyGrammar {

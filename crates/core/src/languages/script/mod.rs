@@ -146,7 +146,8 @@ const FREE: &[&str] = &[
 /// Tells whether a comment describes an event, `@event Press#full`, which stands for nothing below. Several, or one with
 /// words behind it, are what the declaration below gives off.
 fn describes_event(text: &str) -> bool {
-    let events = text.lines().filter_map(|line| line.trim_start_matches([' ', '\t', '*', '/']).strip_prefix("@event"));
+    let events =
+        text.lines().filter_map(|line| line.trim_start_matches([' ', '\t', '*', '/']).strip_prefix("@event"));
     let mut events = events.map(str::trim).filter(|name| !name.contains('`'));
     events.next().is_some_and(|name| name.split_whitespace().count() == 1) && events.next().is_none()
 }

@@ -27,3 +27,24 @@ struct Tank * cellar_call name_of(counted_by(size) const char *text, int size);
 const int limits[] hidden = { 1, 2 };
 
 typedef list_head(tank) tank_list;
+
+/**
+ * @warning
+ * This may change.
+ *
+ * Makes a tank with all valves shut.
+ *
+ * @param valve how many
+ */
+cellar_experimental
+static inline struct tank *
+make_tank(int valves)
+{
+	return 0;
+}
+
+/*! @cond hidden */
+#define CELLAR_HIDDEN 1
+/*! @endcond */
+
+int cellar_old(int valves) __attribute__((deprecated));
