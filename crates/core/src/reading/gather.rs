@@ -34,6 +34,12 @@ pub(super) fn take<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: 
             let same = last.standing == form.doc
                 || (last.standing == Doc::Elsewhere && matches!(form.doc, Doc::Yes | Doc::IfAbove))
                 || (last.standing == Doc::IfAbove && form.doc == Doc::Elsewhere);
+            let blank = last.lines.iter().all(|line| source[line.range()].trim().is_empty());
+            if alike && joined && !apart && blank && form.doc == Doc::Elsewhere {
+                // Below empty lines only it says what the comment is about.
+                (last.standing, last.attached) = (Doc::Elsewhere, true);
+            }
+            let same = same || last.standing == Doc::Elsewhere && form.doc == Doc::Elsewhere;
             if alike && same && joined && !apart {
                 last.span.end = at.end;
                 if doc || candidate {
