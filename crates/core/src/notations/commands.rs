@@ -207,10 +207,17 @@ fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, ch
             let said_before = opens.first().is_some_and(|&(at, ..)| (0..at).any(|row| !lines.is_blank(row)));
             let from = if said_before { 0 } else { structural.last().map_or(0, |&(at, ..)| at + 1) };
             describe_from(doc, lines, (from, 0), end(0).max(from));
-            if doc.summary.is_none()
-                && let Some((below, upto)) = below_remark(lines, opens)
-            {
+            if doc.summary.is_some() {
+                return;
+            }
+            if let Some((below, upto)) = below_remark(lines, opens) {
                 describe_from(doc, lines, (below, 0), upto);
+            } else if let Some(&(at, _, name)) = opens.first()
+                && matches!(name, "remark" | "remarks")
+            {
+                // What is remarked before all else, with nothing besides, is the description.
+                let upto = opens.get(1).map_or(lines.len(), |&(next, ..)| next);
+                describe_from(doc, lines, (at, lines.span_of(name).end), upto);
             }
         }
     }

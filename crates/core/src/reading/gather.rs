@@ -34,9 +34,10 @@ pub(super) fn take<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: 
             let same = last.standing == form.doc
                 || (last.standing == Doc::Elsewhere && matches!(form.doc, Doc::Yes | Doc::IfAbove))
                 || (last.standing == Doc::IfAbove && form.doc == Doc::Elsewhere);
-            let blank = last.lines.iter().all(|line| source[line.range()].trim().is_empty());
+            // A brace alone ends a group.
+            let blank = last.lines.iter().all(|line| matches!(source[line.range()].trim(), "" | "{" | "}"));
             if alike && joined && !apart && blank && form.doc == Doc::Elsewhere {
-                // Below empty lines only it says what the comment is about.
+                // Below such lines only it says what the comment is about.
                 (last.standing, last.attached) = (Doc::Elsewhere, true);
             }
             let same = same || last.standing == Doc::Elsewhere && form.doc == Doc::Elsewhere;

@@ -90,15 +90,6 @@ impl Pass<'_> {
             head.listed = true;
             return number + 2;
         }
-        if head.types > 0 && self.is_declarator(from, upto) {
-            // `bool NOTHROW(operator==(const Load &a, const Load &b))`
-            self.blank_lexeme(at);
-            self.blank_lexeme(from);
-            self.blank_lexeme(upto);
-            head.named = true;
-            head.listed = true;
-            return number + 2;
-        }
         let behind_name = head.types > 1
             && number > 0
             && (matches!(items[number - 1], Item::Word(before) if !TYPES.contains(&self.word(before)) && !QUALIFIERS.contains(&self.word(before)))
@@ -107,6 +98,19 @@ impl Pass<'_> {
         if behind_name {
             self.blank_lexeme(at);
             self.blank_lexemes(from, upto);
+            return number + 2;
+        }
+        let inner: Vec<usize> = (from + 1..upto).collect();
+        let inner = self.items(&inner);
+        if self.ends_declarator(&items[number + 2..]) && self.declares(&inner, head.types > 0) {
+            // `bool NOTHROW(operator==(const Load &a, const Load &b))`, `DEPRECATED(int weigh(int load));`
+            self.blank_lexeme(at);
+            self.blank_lexeme(from);
+            self.blank_lexeme(upto);
+            let mut next = 0;
+            while next < inner.len() && !head.stopped {
+                next = self.take_item(&inner, next, head);
+            }
             return number + 2;
         }
         self.take_called(items, (number, at), (from, upto), head)
@@ -191,18 +195,43 @@ impl Pass<'_> {
         self.mask_parameters(from, upto);
     }
 
-    /// Tells whether a name with its list of parameters stands in parentheses.
-    fn is_declarator(&self, from: usize, upto: usize) -> bool {
-        let first = self.word(from + 1);
-        let named = first == "operator"
-            || self.code[from + 2].is(b'(')
-                && self.code[from + 1].sort == Sort::Word
-                && !TYPES.contains(&first)
-                && !QUALIFIERS.contains(&first)
-                && !NO_NAMES.contains(&first)
-                && !is_capital(first);
-        let ends = self.code[upto - 1].is(b')') || BEHIND_LISTS.contains(&self.word(upto - 1));
-        upto > from + 3 && named && ends
+    /// Tells whether nothing more is declared by what follows.
+    fn ends_declarator(&self, items: &[Item]) -> bool {
+        match items.first() {
+            None | Some(Item::Sign(b'=' | b':', _)) => true,
+            Some(Item::Word(at)) => BEHIND_LISTS.contains(&self.word(*at)),
+            Some(_) => false,
+        }
+    }
+
+    /// Tells whether items are a name with its list of parameters; where no type was seen before, with a type in front,
+    /// or the name of the type around.
+    fn declares(&self, items: &[Item], has_type: bool) -> bool {
+        let behind = |item: &Item| matches!(item, Item::Word(at) if BEHIND_LISTS.contains(&self.word(*at)));
+        let last = items.iter().rposition(|item| !behind(item)).map_or(0, |last| last + 1);
+        let operator =
+            items.iter().position(|item| matches!(item, Item::Word(at) if self.word(*at) == "operator"));
+        let (front, name) = match (operator, &items[..last]) {
+            (Some(operator), [.., Item::Group(..)]) => (&items[..operator], None),
+            (None, [front @ .., Item::Word(name), Item::Group(open, _)]) if self.code[*open].is(b'(') => {
+                (front, Some(self.word(*name)))
+            }
+            _ => return false,
+        };
+        let is_name = |word: &str| {
+            ![TYPES, QUALIFIERS, NO_NAMES, BEHIND_LISTS].iter().any(|words| words.contains(&word))
+                && !is_capital(word)
+        };
+        let constructs =
+            matches!(self.scopes.last(), Some(Around::Members(owner)) if Some(owner.as_str()) == name);
+        let typed = front
+            .iter()
+            .all(|item| matches!(item, Item::Word(_) | Item::Sign(b'*' | b'&' | b':' | b'<' | b'>', _)))
+            && front
+                .iter()
+                .any(|item| matches!(item, Item::Word(at) if !QUALIFIERS.contains(&self.word(*at))));
+        name.is_none_or(is_name)
+            && if has_type { front.is_empty() } else { typed || front.is_empty() && constructs }
     }
 
     /// Tells whether items are words that stand behind a list of parameters, and at most what is put in the place of a

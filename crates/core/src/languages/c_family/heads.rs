@@ -281,7 +281,7 @@ impl Pass<'_> {
     }
 
     /// Looks at one item of a head, and returns the number of the next.
-    fn take_item(&mut self, items: &[Item], number: usize, head: &mut Head) -> usize {
+    pub(super) fn take_item(&mut self, items: &[Item], number: usize, head: &mut Head) -> usize {
         match items[number] {
             Item::Word(at) => self.take_word(items, number, at, head),
             Item::Group(from, upto) => {

@@ -96,7 +96,10 @@ impl Pass<'_> {
                         found.types += 1;
                     } else if NOISE.contains(&word)
                         || ATTRIBUTES.contains(&word)
-                        || (is_capital(word) && group.is_some() && items.len() > 2)
+                        // `VALUE (*name)(…)` is a pointer to a function.
+                        || (is_capital(word)
+                            && group.is_some_and(|(open, _)| !self.is_pointer_group(open))
+                            && items.len() > 2)
                     {
                         self.blank_lexeme(at);
                         if let Some((from, upto)) = group {

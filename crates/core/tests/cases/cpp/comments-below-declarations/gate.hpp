@@ -24,3 +24,17 @@ void open_all();
 
 /// Closes all.
 void close_all();
+
+/**
+@remarks
+    This is called whenever the gate moves.
+@param move
+    How far it went.
+*/
+virtual void gate_moved(int moves);
+
+/// }
+/// @name Hinges
+/// {
+
+int hinges();

@@ -35,3 +35,22 @@ bool
 NOTHROW(operator==(const Lid &a, const Lid &b));
 
 }
+
+class Handler {
+    /** Decides how to go on. It is asked once.
+     *
+     *  @param error what went wrong
+     *  @return whether to go on
+     */
+    GONE_EX(virtual bool handle(Fault &fault)) = 0;
+
+public:
+    NOTHROW(Handler()) {}
+    virtual ~Handler();
+    int bits ALIGNED(aligned(8));
+};
+
+GONE(int weigh_all(VALUE (*each)(VALUE), VALUE crates));
+VALUE weigh_each(VALUE (*each)(VALUE), VALUE crates, int (*last)(int));
+int ATTRIBUTE(format(printf, 1, 2)) report(const char *form, ...);
+int report_more(const char *form, ...) ATTRIBUTE(format(printf, 1, 2));
