@@ -132,7 +132,7 @@ impl Pass<'_> {
         let led = items.iter().position(|item| !self.are_macros(std::slice::from_ref(item))).unwrap_or(0);
         let [storage @ .., Item::Word(name), Item::Group(open, _)] = &items[led..] else { return false };
         if let Some(Around::Members(owner)) = self.scopes.last() {
-            let constructs = owner.is_empty() || owner == self.word(*name);
+            let constructs = self.is_cpp && (owner.is_empty() || owner == self.word(*name));
             return storage.is_empty()
                 && !constructs
                 && self.is_plain_name(*name)
@@ -262,16 +262,19 @@ impl Pass<'_> {
                 Item::Group(from, upto) if self.code[*from].is(b'(') => Some((*from, *upto)),
                 _ => None,
             });
-            let beside = |number: Option<usize>| {
-                matches!(number.and_then(|number| items.get(number)), Some(Item::Word(_)))
+            let beside = |number: Option<usize>| match number.and_then(|number| items.get(number)) {
+                Some(Item::Word(at)) => self.word(*at),
+                _ => "",
             };
-            let doubled = beside(number.checked_sub(1)) || beside(Some(number + 1));
-            let spare = doubled && is_capital(word) && looks_like_macro(word);
-            if ATTRIBUTES.contains(&word)
-                || NOISE.contains(&word)
-                || spare
-                || (grouped.is_some() && is_capital(word))
-            {
+            let (before, behind) = (beside(number.checked_sub(1)), beside(Some(number + 1)));
+            let doubled = !before.is_empty() || !behind.is_empty();
+            // Of two words one is the name: the last, unless it is reserved.
+            let reserved = |word: &str| word.starts_with("__");
+            let leads = !behind.is_empty() && !reserved(behind) && !QUALIFIERS.contains(&word);
+            let trails = !before.is_empty() && reserved(word);
+            let spare = doubled && (is_capital(word) && looks_like_macro(word) || leads || trails);
+            // Nothing is called there but macros.
+            if ATTRIBUTES.contains(&word) || NOISE.contains(&word) || spare || grouped.is_some() {
                 self.blank_lexeme(at);
                 if let Some((from, upto)) = grouped {
                     self.blank_lexemes(from, upto);

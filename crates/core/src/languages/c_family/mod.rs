@@ -122,10 +122,12 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
             "template" => lexemes.get(at + 1).is_some_and(|next| next.is(b'<')),
             "public" | "private" | "protected" => lexemes.get(at + 1).is_some_and(|next| next.is(b':')),
             // `struct Scale : Device`; C has nothing but bits behind a colon there, and a name before them.
-            "struct" => {
+            "struct" | "union" => {
                 let derives = lexemes.get(at + 2).is_some_and(|next| next.is(b':'))
                     && word(at + 3).starts_with(|c: char| c.is_alphabetic() || c == '_');
-                !word(at + 1).is_empty() && (derives || constructs(&lexemes, at + 1, word(at + 1), &word))
+                // A macro may stand before the name.
+                let named = if word(at + 2).is_empty() { at + 1 } else { at + 2 };
+                !word(at + 1).is_empty() && (derives || constructs(&lexemes, named, word(named), &word))
             }
             // `const Scale &scale`
             "const" => {
@@ -133,8 +135,19 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
                     && lexemes.get(at + 2).is_some_and(|next| next.is(b'&'))
                     && !word(at + 3).is_empty()
             }
+            // `int &litres`
+            ty if words::TYPES.contains(&ty) => {
+                lexemes.get(at + 1).is_some_and(|next| next.is(b'&')) && !word(at + 2).is_empty()
+            }
             _ => false,
         },
+        // `list<crate> weighed(`, `list<crate> *`: no comparison goes on so.
+        Sort::Sign(b'<') => {
+            let closes = lexemes.get(at + 2).is_some_and(|next| next.is(b'>'));
+            let pointed = lexemes.get(at + 3).is_some_and(|next| next.is(b'*') || next.is(b'&'));
+            let declared = !word(at + 3).is_empty() && lexemes.get(at + 4).is_some_and(|next| next.is(b'('));
+            at > 0 && !word(at - 1).is_empty() && !word(at + 1).is_empty() && closes && (pointed || declared)
+        }
         // `~Scale()` where a member begins.
         Sort::Sign(b'~') => {
             let begins = at > 0
@@ -149,7 +162,7 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
             let value =
                 lexemes.get(at + 1).is_some_and(|next| matches!(next.sort, Sort::Number | Sort::Word));
             let ends = |ahead: usize, sign: u8| lexemes.get(at + ahead).is_some_and(|next| next.is(sign));
-            declared && value && ends(2, b')') && ends(3, b';')
+            declared && value && ends(2, b')') && (ends(3, b';') || ends(3, b':') || ends(3, b'{'))
         }
         // `name::name`, unless it is an attribute of C: `[[gnu::pure]]`.
         Sort::Sign(b':') => {

@@ -24,18 +24,16 @@ impl Pass<'_> {
             if alone && !BEHIND_LISTS.contains(&word) && !TYPES.contains(&word) {
                 self.blank_lexeme(at);
             }
-            // `void log(const char *form, ...) printf_like(1, 2);`
-            let last = number + 2 == items.len() && matches!(items[number - 1], Item::Group(..));
-            if let Some((from, upto)) = group
-                && last
-                && head.listed
-                && !head.is_bare()
-                && is_name(word)
-                && (upto == from + 1 || self.holds_literals(from, upto))
-            {
-                self.blank_lexeme(at);
-                self.blank_lexemes(from, upto);
-                return Some(number + 2);
+            // `void log(const char *form, ...) cold printf_like(1, 2) sentinel;`
+            if head.listed && !head.is_bare() && self.are_attributes(&items[number..]) {
+                for item in &items[number..] {
+                    match *item {
+                        Item::Word(at) if !BEHIND_LISTS.contains(&self.word(at)) => self.blank_lexeme(at),
+                        Item::Group(from, upto) => self.blank_lexemes(from, upto),
+                        _ => {}
+                    }
+                }
+                return Some(items.len());
             }
             return Some(number + 1);
         }
@@ -49,6 +47,13 @@ impl Pass<'_> {
             return Some(number + 1);
         }
         let (from, upto) = group?;
+        // `uint64_t raw aligned(8);` in C, where nothing is constructed.
+        let behind_name = !self.is_cpp && head.ordinary.len() + usize::from(head.is_builtin) > 1;
+        if behind_name && number + 2 == items.len() && is_name(word) && self.holds_literals(from, upto) {
+            self.blank_lexeme(at);
+            self.blank_lexemes(from, upto);
+            return Some(number + 2);
+        }
         let makes_type = head.is_typedef
             && head.is_bare()
             && matches!(items.get(number + 2), Some(Item::Word(_)))
@@ -89,6 +94,23 @@ impl Pass<'_> {
             && !is_capital(self.word(next))
             && !ATTRIBUTES.contains(&self.word(next))
             && !NO_NAMES.contains(&self.word(next))
+    }
+
+    /// Tells whether items behind a list of parameters can only be attributes: words, one of them at least with
+    /// literals or nothing in parentheses.
+    fn are_attributes(&self, items: &[Item]) -> bool {
+        let mut calls = 0;
+        let all = items.iter().enumerate().all(|(number, item)| match *item {
+            Item::Word(at) => !TYPES.contains(&self.word(at)) && !NO_NAMES.contains(&self.word(at)),
+            Item::Group(from, upto) => {
+                calls += 1;
+                number > 0
+                    && matches!(items[number - 1], Item::Word(_))
+                    && (upto == from + 1 || self.holds_literals(from, upto))
+            }
+            Item::Sign(..) | Item::Other(_) => false,
+        });
+        all && calls > 0
     }
 
     /// Tells whether nothing but literals stands in parentheses.
@@ -179,6 +201,15 @@ impl Pass<'_> {
         };
         for &at in &unknown[..unknown.len().saturating_sub(kept)] {
             self.blank_lexeme(at);
+        }
+        // `char **pg_restrict end`
+        for three in items[end..].windows(3) {
+            if let [Item::Sign(b'*' | b'&', _), Item::Word(first), Item::Word(name)] = *three
+                && is_name(self.word(first))
+                && is_name(self.word(name))
+            {
+                self.blank_lexeme(first);
+            }
         }
     }
 }
