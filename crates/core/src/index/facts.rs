@@ -88,6 +88,18 @@ pub(super) fn arity(declaration: &Declaration) -> Option<u32> {
     declaration.kind.is_callable().then(|| narrow(declaration.signature.parameters.len()))
 }
 
+/// Returns the members that a type's comment says it has: `@method Load weigh(int $attempts) how it weighs`.
+fn members_by_tag(source: &Source, doc: &DocComment) -> Vec<MemberFacts> {
+    let methods = doc.marks.iter().filter(|mark| mark.name == "method");
+    let heads = methods.filter_map(|mark| {
+        let rest = &source.text()[mark.span.end as usize..];
+        let line = rest.split('\n').next().unwrap_or_default();
+        let (head, _) = line.split_once('(')?;
+        head.rsplit(|c: char| c.is_whitespace() || c == '&').next().filter(|name| !name.is_empty())
+    });
+    heads.map(|name| MemberFacts { name: SmolStr::new(name), arity: None, documented: true }).collect()
+}
+
 /// Reads the facts of a file off its outline.
 #[must_use]
 pub fn tell<'d>(
@@ -102,7 +114,9 @@ pub fn tell<'d>(
     for (at, declaration) in outline.declarations.iter().enumerate() {
         if declaration.kind.is_type() || !declaration.supertypes.is_empty() {
             place[at] = Some(types.len());
+            let written = doc(DeclId(narrow(at))).map(|doc| members_by_tag(source, doc)).unwrap_or_default();
             types.push(TypeFacts {
+                members: written,
                 name: SmolStr::new(declaration.name.as_str()),
                 qualified: declaration.qualified.clone(),
                 supertypes: declaration.supertypes.iter().map(|name| SmolStr::new(name.as_str())).collect(),

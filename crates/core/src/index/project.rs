@@ -157,8 +157,11 @@ impl Family {
     ) -> Option<Member<'_>> {
         let arity = facts::arity(member);
         let is_same = |found: &MemberFacts| {
-            member.name == found.name.as_str()
-                && (!language.overloads || found.arity == arity || found.arity.is_none() != arity.is_none())
+            let named = match language.members_ignore_case {
+                true => member.name.as_str().eq_ignore_ascii_case(&found.name),
+                false => member.name == found.name.as_str(),
+            };
+            named && (!language.overloads || found.arity == arity || found.arity.is_none() != arity.is_none())
         };
         let mut found = None;
         self.each_supertype(owner, |path, supertype| {

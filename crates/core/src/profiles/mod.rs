@@ -133,6 +133,7 @@ fn shape(config: &ProfileConfig, notations: &[NotationId]) -> Result<Shape, Mist
             Carrier::Docstring => "",
         },
         ignores_case: config.case == Case::Ignore,
+        members_ignore_case: false,
         border: keep(&config.border),
         ..Language::of(id, id, &NONE)
     }))

@@ -272,6 +272,8 @@ pub struct Language {
     pub imports_types: bool,
     /// Names that differ only in upper and lower case are one.
     pub ignores_case: bool,
+    /// The same, of members alone.
+    pub members_ignore_case: bool,
     /// Characters that frame the lines of a comment.
     pub border: &'static str,
     /// Exceptions of the standard library.
@@ -319,6 +321,7 @@ impl Language {
             overloads: true,
             imports_types: false,
             ignores_case: false,
+            members_ignore_case: false,
             border: "",
             hierarchy: &NO_HIERARCHY,
             ambient: &[],

@@ -98,6 +98,7 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         && !leads_away
         && !lower.contains("only used")
         && !lower.contains("do not edit")
+        && !lower.contains("generated file")
         // A heading is set in capitals.
         && text.chars().any(char::is_lowercase)
         && !remark.iter().any(|mark| lower.contains(mark))

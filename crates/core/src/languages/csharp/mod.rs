@@ -57,6 +57,7 @@ pub(super) static CSHARP: Language = Language {
     drops_after_annotations: true,
     halves: Halves::None,
     ignores_case: false,
+    members_ignore_case: false,
     border: "",
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,

@@ -41,6 +41,7 @@ pub(super) static JAVA: Language = Language {
     drops_after_annotations: true,
     halves: Halves::None,
     ignores_case: false,
+    members_ignore_case: false,
     border: "",
     examples: Examples {
         fences: &["java"],

@@ -41,6 +41,7 @@ pub(super) static PHP: Language = Language {
     well_known: types::WELL_KNOWN,
     type_words: types::WORDS,
     literal_type: types::literal_type,
+    members_ignore_case: true,
     ..Language::of("php", "PHP", &GrammarReader(&GRAMMAR))
 };
 

@@ -52,6 +52,7 @@ pub(super) static PYTHON: Language = Language {
     drops_after_annotations: false,
     halves: Halves::Stubs(half),
     ignores_case: false,
+    members_ignore_case: false,
     border: "",
     examples: Examples {
         fences: &["python", "py"],

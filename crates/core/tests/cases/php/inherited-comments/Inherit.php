@@ -12,3 +12,21 @@ class Cash implements Payable {
     #[\Override]
     public function d($x) {}
 }
+
+/**
+ * Weighs crates.
+ *
+ * @method callable|null getAnswer() what is called then
+ */
+interface Scale {
+    /** Walks. */
+    public function walkSubselect($crate);
+}
+class Bridge implements Scale {
+    /** {@inheritdoc} */
+    public function walkSubSelect($crate) {}
+    /** {@inheritdoc} */
+    public function getAnswer(): ?callable { return null; }
+    /** {@inheritdoc} */
+    public function getQuestion(): ?callable { return null; }
+}
