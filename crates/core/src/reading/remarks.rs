@@ -63,7 +63,7 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         "not permitted", "presently", "for now", "so that ", "otherwise ", "as it ", "due to", "mark:",
         "mark -", " hack", "note:", "note that", "go ahead", "should be ", "required by", "needed by",
         "compatibility with", "backward", "testability", "for testing", "for tests", "when editing", " my ",
-        " so ", "might ", " odd ", "for plugins", "should never", "assumes ",
+        " your ", " so ", "might ", " odd ", "for plugins", "should never", "assumes ",
     ];
     // What begins so leads elsewhere, or says what for.
     let leads = lower.trim_start_matches(|c: char| !c.is_alphabetic());

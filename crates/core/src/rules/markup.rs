@@ -462,7 +462,10 @@ fn code_spans(context: &Context<'_>, sign: &'static str, findings: &mut Findings
     for line in lines {
         let bare = line.text.trim_start();
         let parted = last_row.is_none_or(|row| row + 1 != line.row)
-            || bare.starts_with(['#', '@', ':', '|', '>'])
+            || bare.starts_with(['@', '|', '>'])
+            // A field of reStructuredText; elsewhere a line of text may begin so.
+            || (sign == "``" && bare.starts_with(':'))
+            || (bare.starts_with('#') && bare.trim_start_matches('#').starts_with([' ', '\t']))
             || (bare.starts_with(['-', '*', '+']) && !bare[1..].starts_with(|c: char| !c.is_whitespace()));
         if parted && let Some(span) = open.take() {
             report_span(sign, span, findings);
