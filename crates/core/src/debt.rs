@@ -216,6 +216,11 @@ fn thrown_once(throws: &[Thrown]) -> Vec<usize> {
 /// Tells whether a summary already says what comes back.
 #[must_use]
 pub(crate) fn summary_answers(summary: &str) -> bool {
+    // `:class:`bool`: whether it is full`, `Optional[:class:`Crate`]: what lies on it`: the type leads.
+    let typed = summary.split_once(": ").map_or("", |(head, _)| head);
+    if [":class:`", ":obj:`"].iter().any(|role| typed.contains(role)) && typed.ends_with(['`', ']']) {
+        return true;
+    }
     let lower = summary.trim_start_matches("<p>").to_lowercase();
     let mut words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
     matches!(
@@ -437,6 +442,9 @@ mod tests {
         assert!(summary_answers("Gets or sets it"));
         assert!(summary_answers("True if it is full"));
         assert!(summary_answers("*Whether* it is full"));
+        assert!(summary_answers(":class:`bool`: Whether it is full."));
+        assert!(summary_answers("Optional[:class:`Crate`]: What lies on it."));
+        assert!(!summary_answers(":class:`Crate` is weighed: twice."));
         assert!(!summary_answers("Weighs and returns"));
         assert!(!summary_answers("Getter-like thing"));
     }

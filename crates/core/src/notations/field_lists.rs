@@ -36,7 +36,8 @@ pub(super) fn read(
     table: &[Tag],
 ) -> DocComment {
     let mut doc = blank(lines, span, id);
-    let shielded = lines.shielded();
+    let mut shielded = lines.shielded();
+    shield_options(lines, &mut shielded);
     let heads: Vec<(usize, Head<'_>)> = (0..lines.len())
         .filter(|&at| !shielded[at])
         .filter_map(|at| head(lines.text(at)).map(|head| (at, head)))
@@ -54,6 +55,21 @@ pub(super) fn read(
     }
     complete(&mut doc);
     doc
+}
+
+/// Shields the options of directives, which are written like fields, directly below the directive.
+fn shield_options(lines: &Lines<'_>, shielded: &mut [bool]) {
+    let mut directive = None;
+    for at in 0..lines.len() {
+        let text = lines.trimmed(at);
+        if text.starts_with(".. ") {
+            directive = text.contains("::").then(|| lines.indent(at));
+        } else if directive.is_some_and(|indent| text.starts_with(':') && lines.indent(at) > indent) {
+            shielded[at] = true;
+        } else {
+            directive = None;
+        }
+    }
 }
 
 /// A field goes on over indented lines, over empty ones between them, and over a paragraph that goes on
@@ -188,5 +204,7 @@ fn add_type(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, name: Opti
         made.names.extend(entry_name(lines, &line[at..at + name.len()]));
         made.tag = made.names.first().map_or(ty, |name| name.span);
     }
-    doc.entries.push(made);
+    // It stands where its type does.
+    let place = doc.entries.partition_point(|entry| entry.lines.0 <= made.lines.0);
+    doc.entries.insert(place, made);
 }

@@ -30,6 +30,7 @@ const TABLE: &[Tag] = &[
     ("kwarg", Meaning::Entry(EntryKind::Param)),
     ("kwparam", Meaning::Entry(EntryKind::Param)),
     ("type", Meaning::ParamType),
+    ("paramtype", Meaning::ParamType),
     ("return", Meaning::Entry(EntryKind::Returns)),
     ("returns", Meaning::Entry(EntryKind::Returns)),
     ("rtype", Meaning::ReturnType),

@@ -473,7 +473,9 @@ impl<'t, N: Copy> Walk<'t, N> {
             return true;
         }
         for ty in types {
-            self.raises(Raised { ty, span: at, origin: Origin::Body, exempt: false, condition: None });
+            // What ends a program or a task passes through all functions, and is no answer of this one.
+            let exempt = matches!(ty.as_str(), "KeyboardInterrupt" | "GeneratorExit" | "CancelledError");
+            self.raises(Raised { ty, span: at, origin: Origin::Body, exempt, condition: None });
         }
         true
     }

@@ -26,3 +26,35 @@ def g(x):
     :type w: int
     :meta private:
     """
+
+
+def weigh_all(crates, *, scale=None, on_bridge=False, **more):
+    """
+    Weigh all crates. The bridge stays open.
+
+    .. admonition:: Example:
+
+        .. literalinclude:: ../samples/weigh.py
+            :language: python
+            :caption: How it is done.
+
+    :keyword scale: what weighs them
+    :paramtype scale: Scale
+    :type crates: list
+    :param \\*\\*more: passed on
+    :paramtype on_bridge: bool
+    """
+    try:
+        scale.open()
+    except (KeyboardInterrupt, KeyError):
+        scale.close()
+        raise
+
+
+@flag_value
+def full(self):
+    """:class:`bool`: Whether the bin is full.
+
+    It is emptied at night.
+    """
+    return 1 << 8
