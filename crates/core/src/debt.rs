@@ -233,6 +233,13 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
 /// Returns the first words behind tags that the notation does not know: a project may have made its own for parameters
 /// of a type, `@crate first the crate to weigh`.
 fn tag_aliases<'a>(source: &'a Source, doc: &DocComment) -> Vec<&'a str> {
+    if doc.notation.as_str() == "commands" {
+        // An item of a list there, by which some write their parameters.
+        let items = doc.lines.iter().map(|line| source.slice(*line).trim_start());
+        let items =
+            items.filter_map(|line| line.strip_prefix("@arg ").or_else(|| line.strip_prefix("\\arg ")));
+        return items.filter_map(|item| item.split_whitespace().next()).collect();
+    }
     if doc.notation.as_str() != "annotations" {
         return Vec::new();
     }

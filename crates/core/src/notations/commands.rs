@@ -71,11 +71,11 @@ const TABLE: &[Tag] = &[
 const STRUCTURE: &[&str] = &[
     "addtogroup", "anchor", "callergraph", "callgraph", "category", "class", "cond", "concept", "def",
     "defgroup", "dir", "else", "elseif", "endcond", "endif", "endinternal", "enum", "extends", "file", "fn",
-    "headerfile", "hideinitializer", "if", "ifnot", "implements", "ingroup", "interface", "mainpage",
-    "memberof", "module", "name", "namespace", "nosubgrouping", "package", "page", "private_member",
-    "protocol", "pure", "related", "relatedalso", "relates", "relatesalso", "section", "showinitializer",
-    "static", "struct", "subpage", "subsection", "subsubsection", "tableofcontents", "typedef", "union",
-    "var", "weakgroup",
+    "headerfile", "hideinitializer", "if", "ifnot", "implements", "ingroup", "interface", "internal",
+    "mainpage", "memberof", "module", "name", "namespace", "nosubgrouping", "package", "page",
+    "private_member", "protocol", "pure", "related", "relatedalso", "relates", "relatesalso", "section",
+    "showinitializer", "static", "struct", "subpage", "subsection", "subsubsection", "tableofcontents",
+    "typedef", "union", "var", "weakgroup",
 ];
 
 /// Commands inside running text.

@@ -172,6 +172,14 @@ fn renders_html(context: &Context<'_>) -> bool {
     }
 }
 
+/// Tells whether single letters in angles stand for something, `<n> = <i> - 1`: some are no elements at all.
+fn has_placeholders(text: &str) -> bool {
+    text.as_bytes().windows(3).any(|three| {
+        matches!(three, [b'<', letter, b'>']
+            if letter.is_ascii_lowercase() && !matches!(letter, b'a' | b'b' | b'i' | b'p' | b'q' | b's' | b'u'))
+    })
+}
+
 fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
     if !renders_html(context) {
         return;
@@ -182,6 +190,7 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
     let joined = Joined::of(context, "");
     let text = &joined.text;
     let hidden = hidden_html(text);
+    let has_placeholders = has_placeholders(text);
     // Each block tag begins a text of its own.
     let doc = context.doc;
     let rows = doc.entries.iter().map(|entry| entry.lines.0).chain(doc.marks.iter().map(|mark| mark.lines.0));
@@ -206,7 +215,8 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
         // What closes an element does so, whatever follows.
         let closes_one = element.closes && open.iter().any(|(name, ..)| *name == element.name);
         let spoken_of = !closes_one && is_spoken_of(&text[element.end..]);
-        if is_quoted(text, start, element.end) || spoken_of {
+        let placeholder = has_placeholders && element.name.len() == 1;
+        if is_quoted(text, start, element.end) || spoken_of || placeholder {
             continue;
         }
         if element.closes {

@@ -23,9 +23,10 @@ pub(super) static MISSING: Rule = Rule {
 
 fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
     let doc = context.doc;
-    // Comments of only types, marks or inherit tags are no descriptions that went missing.
+    // Comments of only types, marks or inherit tags are no descriptions that went missing, and what is deprecated says
+    // there what there is to say.
     let says = doc.entries.iter().any(|entry| entry.text.is_some());
-    if doc.summary.is_some() || doc.blank || doc.inherits || !says {
+    if doc.summary.is_some() || doc.blank || doc.inherits || doc.deprecated || !says {
         return;
     }
     let Some(first) = doc.entries.first() else { return };

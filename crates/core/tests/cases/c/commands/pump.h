@@ -42,3 +42,25 @@ void pump_inline(int a, /**< the first */
 
 /** @fn pump_else */
 int pump_here(void);
+
+/**
+ * @internal
+ * Returns how many pumps there are. None of them runs.
+ *
+ * @param hose what they hang on
+ */
+int pumps_of(int hoses);
+
+/**
+ * @deprecated This was a thing of the past. It does nothing.
+ *
+ * @param id which pump
+ */
+void pump_wash(int id);
+
+/**
+ * Fills a pump. It runs dry otherwise.
+ * @arg id      which pump
+ * @arg litres  how much, where <n> = <i> - 1
+ */
+void pump_fill(int id, int litres);
