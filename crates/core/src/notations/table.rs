@@ -54,7 +54,10 @@ pub(super) fn look_up(table: &[Tag], name: &str) -> (Option<Meaning>, MarkStandi
     // `publicApi` adds a word of its own: nobody mistypes that.
     let adds = |near: &&str| {
         let (own, known) = (split_words(name), split_words(near));
-        own.len() > known.len() && (own.starts_with(&known) || own.ends_with(&known))
+        let longer = own.len() > known.len() && (own.starts_with(&known) || own.ends_with(&known));
+        // `apioption` runs two words together.
+        let joined = name.len() > near.len() + 2 && (name.starts_with(near) || name.ends_with(near));
+        longer || joined
     };
     // Of a short word, two letters are another word's.
     let close = |near: &&str| name.len() > 5 || strsim::osa_distance(name, near) == 1;

@@ -282,6 +282,11 @@ fn inherit(context: &Context<'_>, findings: &mut Findings<'_>) {
     else {
         return;
     };
+    // `{@inheritDoc Scale.weigh}`
+    let behind = text[at + "inheritdoc".len()..].trim_start_matches([' ', '\t']);
+    if text[..at].ends_with("{@") && !behind.starts_with('}') {
+        return;
+    }
     let member = matches!(declaration.kind, Kind::Method | Kind::Property | Kind::Event);
     let owner = declaration
         .owner

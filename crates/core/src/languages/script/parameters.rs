@@ -16,7 +16,14 @@ pub(super) fn parameters<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Par
         _ => walk.field(node, "parameters"),
     };
     let Some(list) = list else { return Vec::new() };
-    walk.children(list).into_iter().filter_map(|child| parameter(walk, child)).collect()
+    let mut described = false;
+    let each = walk.children(list).into_iter().filter_map(|child| {
+        // A comment of its own may stand before a parameter.
+        let comment = walk.is_comment(child) && walk.text(child).starts_with("/**");
+        let told = std::mem::replace(&mut described, comment);
+        parameter(walk, child).map(|found| Parameter { told: found.told || told, ..found })
+    });
+    each.collect()
 }
 
 fn parameter<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Option<Parameter> {
