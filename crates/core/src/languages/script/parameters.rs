@@ -16,11 +16,12 @@ pub(super) fn parameters<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Par
         _ => walk.field(node, "parameters"),
     };
     let Some(list) = list else { return Vec::new() };
-    let mut described = false;
+    let mut before = walk.span(list).start;
     let each = walk.children(list).into_iter().filter_map(|child| {
+        let at = walk.span(child);
         // A comment of its own may stand before a parameter.
-        let comment = walk.is_comment(child) && walk.text(child).starts_with("/**");
-        let told = std::mem::replace(&mut described, comment);
+        let told = walk.source.text()[before as usize..at.start as usize].contains("/**");
+        before = at.end;
         parameter(walk, child).map(|found| Parameter { told: found.told || told, ..found })
     });
     each.collect()
