@@ -30,6 +30,10 @@ static NAMES: LazyLock<Regex> = LazyLock::new(|| {
 /// A variable `using`, which is a word of declarations since ECMAScript 2026.
 static USING: LazyLock<Regex> = LazyLock::new(|| pattern(r"\b(using)\s*[=.,;)\]]"));
 
+/// `for (using scale of scales)`, of which the grammar knows `const`.
+static USING_EACH: LazyLock<Regex> =
+    LazyLock::new(|| pattern(r"\bfor\s*(?:await\s*)?\(\s*(await\s+)?(using)\s+[\w$]+\s+of\b"));
+
 /// `abstract accessor name` (TypeScript 4.9).
 static ACCESSORS: LazyLock<Regex> = LazyLock::new(|| pattern(r"\babstract\s+(accessor)\s+[\w#$]"));
 
@@ -91,6 +95,10 @@ pub(super) fn without_what_is_new(text: &str, typed: bool) -> Option<Given<'_>> 
         }
     }
     each(&mut bytes, &USING, b"_");
+    for found in USING_EACH.captures_iter(text.as_bytes()) {
+        bytes[found.get(1).map_or(0..0, |part| part.range())].fill(b' ');
+        bytes[found.get(2).map_or(0..0, |part| part.range())].copy_from_slice(b"const");
+    }
     each(&mut bytes, &RESERVED, b" ");
     String::from_utf8(bytes).ok().filter(|masked| masked != text).map(Given::replaced)
 }
@@ -184,6 +192,9 @@ mod tests {
             ("let a = b\n  <c>(d)", "let a = b\n  <c>(d)"),
             ("using = a; b(using)", "_____ = a; b(_____)"),
             ("f(using: A, b: C)", "f(_____: A, b: C)"),
+            ("for await (using a of b) {}", "for await (const a of b) {}"),
+            ("for (await using a of b) {}", "for (      const a of b) {}"),
+            ("for (using of b) {}", "for (using of b) {}"),
             ("type A<type> = (type extends B ? C : D)", "type A<type> = (____ extends B ? C : D)"),
             ("type A = ({ b }?: C) => D", "type A = ({ b } : C) => D"),
             ("abstract accessor a: B;", "abstract          a: B;"),
