@@ -210,7 +210,11 @@ fn report_misspelling(
     let spell =
         |meant: &&str| if capital { meant[..1].to_uppercase() + &meant[1..] } else { (*meant).to_owned() };
     let spelt: Vec<String> = meant.iter().map(spell).collect();
-    let shown = spelt.iter().map(|meant| format!("`{meant}`")).collect::<Vec<_>>().join(" or ");
+    // Of a short word many are near: the likeliest come first.
+    let mut shown = spelt.iter().take(3).map(|meant| format!("`{meant}`")).collect::<Vec<_>>().join(" or ");
+    if spelt.len() > 3 {
+        shown += " or others";
+    }
     let message = format!("`{word}` is a misspelling of {shown}; correct it, or add it to `words`");
     let report = findings.report(span, word, message);
     match spelt.as_slice() {
