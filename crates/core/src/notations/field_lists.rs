@@ -60,12 +60,12 @@ pub(super) fn read(
 /// Shields the options of directives, which are written like fields, directly below the directive.
 fn shield_options(lines: &Lines<'_>, shielded: &mut [bool]) {
     let mut directive = None;
-    for at in 0..lines.len() {
+    for (at, shield) in shielded.iter_mut().enumerate() {
         let text = lines.trimmed(at);
         if text.starts_with(".. ") {
             directive = text.contains("::").then(|| lines.indent(at));
         } else if directive.is_some_and(|indent| text.starts_with(':') && lines.indent(at) > indent) {
-            shielded[at] = true;
+            *shield = true;
         } else {
             directive = None;
         }

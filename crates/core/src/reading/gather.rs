@@ -31,16 +31,13 @@ pub(super) fn take<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: 
                 || (candidate && matches!(last.carrier, Carrier::Lines { .. }));
             // What goes on behind a line's code is part of what began there.
             let apart = trailing || (last.attached && !matches!(last.standing, Doc::Back | Doc::Elsewhere));
-            let same = last.standing == form.doc
-                || (last.standing == Doc::Elsewhere && matches!(form.doc, Doc::Yes | Doc::IfAbove))
-                || (last.standing == Doc::IfAbove && form.doc == Doc::Elsewhere);
-            // A brace alone ends a group.
-            let blank = last.lines.iter().all(|line| matches!(source[line.range()].trim(), "" | "{" | "}"));
-            if alike && joined && !apart && blank && form.doc == Doc::Elsewhere {
+            if form.doc == Doc::Elsewhere && alike && joined && !apart && says_nothing(last, source) {
                 // Below such lines only it says what the comment is about.
                 (last.standing, last.attached) = (Doc::Elsewhere, true);
             }
-            let same = same || last.standing == Doc::Elsewhere && form.doc == Doc::Elsewhere;
+            let same = last.standing == form.doc
+                || (last.standing == Doc::Elsewhere && matches!(form.doc, Doc::Yes | Doc::IfAbove))
+                || (last.standing == Doc::IfAbove && form.doc == Doc::Elsewhere);
             if alike && same && joined && !apart {
                 last.span.end = at.end;
                 if doc || candidate {
@@ -71,6 +68,12 @@ pub(super) fn take<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: 
         lines,
     };
     walk.outline.comments.push(comment);
+}
+
+/// Tells whether documentation has no text yet; a brace alone ends a group.
+fn says_nothing(comment: &RawComment, source: &str) -> bool {
+    !comment.lines.is_empty()
+        && comment.lines.iter().all(|line| matches!(source[line.range()].trim(), "" | "{" | "}"))
 }
 
 /// Returns the text of a comment line; where plain comments are documentation, a divider has none.

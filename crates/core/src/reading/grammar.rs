@@ -287,10 +287,9 @@ impl<G: Grammar> GrammarReader<G> {
             // What is called or remarked in a body shows in the body.
             given = given.with_all();
         }
-        let begun = parsers.parse_until_error(self.key(), self.0.table().language(), &given);
-        let begun = match begun.map(|tree| Attempt::of(tree, given.clone())) {
-            Some(clean) if clean.errors.is_empty() => return Some(clean.done()),
-            begun => begun,
+        let begun = match parsers.parse_until_error(self.key(), self.0.table().language(), &given) {
+            Some(tree) if !tree.root_node().has_error() => return Some((tree, given)),
+            begun => begun.map(|tree| Attempt::of(tree, given.clone())),
         };
         let plainer = self.0.plainer(source.text()).map(|plainer| plainer.leaving_out_as(&given));
         let plainer = match plainer.and_then(|plainer| self.attempt(plainer, parsers)) {

@@ -100,10 +100,25 @@ impl Pass<'_> {
             self.blank_lexemes(from, upto);
             return number + 2;
         }
+        if self.wraps_declaration(items, number, (from, upto), head) {
+            return number + 2;
+        }
+        self.take_called(items, (number, at), (from, upto), head)
+    }
+
+    /// Looks into a macro whose argument is all that is declared, or all but its type:
+    /// `DEPRECATED(int weigh(int load));`, `bool NOTHROW(operator==(const Load &a, const Load &b))`.
+    fn wraps_declaration(
+        &mut self,
+        items: &[Item],
+        number: usize,
+        (from, upto): (usize, usize),
+        head: &mut Head,
+    ) -> bool {
         let inner: Vec<usize> = (from + 1..upto).collect();
         let inner = self.items(&inner);
-        if self.ends_declarator(&items[number + 2..]) && self.declares(&inner, head.types > 0) {
-            // `bool NOTHROW(operator==(const Load &a, const Load &b))`, `DEPRECATED(int weigh(int load));`
+        let wraps = self.ends_declarator(&items[number + 2..]) && self.declares(&inner, head.types > 0);
+        if let (true, Item::Word(at)) = (wraps, items[number]) {
             self.blank_lexeme(at);
             self.blank_lexeme(from);
             self.blank_lexeme(upto);
@@ -111,9 +126,8 @@ impl Pass<'_> {
             while next < inner.len() && !head.stopped {
                 next = self.take_item(&inner, next, head);
             }
-            return number + 2;
         }
-        self.take_called(items, (number, at), (from, upto), head)
+        wraps
     }
 
     /// Looks at a word in capitals with parentheses, in front of what is declared.

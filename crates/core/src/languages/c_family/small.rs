@@ -99,6 +99,10 @@ impl Pass<'_> {
     /// Tells whether items behind a list of parameters can only be attributes: words, one of them at least with
     /// literals or nothing in parentheses.
     fn are_attributes(&self, items: &[Item]) -> bool {
+        if near(items).len() < items.len() {
+            // What goes on for long is none, and would be gone through again at each of its words.
+            return false;
+        }
         let mut calls = 0;
         let all = items.iter().enumerate().all(|(number, item)| match *item {
             Item::Word(at) => !TYPES.contains(&self.word(at)) && !NO_NAMES.contains(&self.word(at)),
@@ -214,7 +218,7 @@ impl Pass<'_> {
     }
 }
 
-/// Returns the next items: a head without an end would be gone through again at every call in it.
+/// Returns the next items: a head without an end would be gone through again at every word or call in it.
 fn near(items: &[Item]) -> &[Item] {
     &items[..items.len().min(64)]
 }
