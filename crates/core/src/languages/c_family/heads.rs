@@ -133,7 +133,9 @@ impl Pass<'_> {
         let [storage @ .., Item::Word(name), Item::Group(open, _)] = &items[led..] else { return false };
         if let Some(Around::Members(owner)) = self.scopes.last() {
             let constructs = self.is_cpp && (owner.is_empty() || owner == self.word(*name));
-            return storage.is_empty()
+            // A word in capitals in front may be the type.
+            return led == 0
+                && storage.is_empty()
                 && !constructs
                 && self.is_plain_name(*name)
                 && self.code[*open].is(b'(');

@@ -27,3 +27,9 @@ private:
     pressHiddenMacro(Press);
     int Bins;
 };
+
+class Gauge {
+    template <typename TS, typename TU>
+    TS toSigned(TU value);
+    BOOL isFull(HANDLE bin);
+};
