@@ -3,7 +3,7 @@
 use super::heads::{Head, skip_angles};
 use super::lexer::Sort;
 use super::mask::{Around, Item, Pass};
-use super::words::{BEHIND_LISTS, NO_NAMES, QUALIFIERS, TYPES, is_capital};
+use super::words::{BEHIND_LISTS, NO_NAMES, QUALIFIERS, TYPES, is_capital, looks_like_macro};
 
 impl Pass<'_> {
     /// Tells whether the item is the arguments of a macro that was blanked.
@@ -209,13 +209,15 @@ impl Pass<'_> {
         self.mask_parameters(from, upto);
     }
 
-    /// Tells whether nothing more is declared by what follows.
+    /// Tells whether nothing more is declared by what follows: attributes at most.
     fn ends_declarator(&self, items: &[Item]) -> bool {
-        match items.first() {
-            None | Some(Item::Sign(b'=' | b':', _)) => true,
-            Some(Item::Word(at)) => BEHIND_LISTS.contains(&self.word(*at)),
-            Some(_) => false,
-        }
+        let attribute =
+            |word: &str| BEHIND_LISTS.contains(&word) || is_capital(word) && looks_like_macro(word);
+        let end = items
+            .iter()
+            .position(|item| !matches!(item, Item::Word(at) if attribute(self.word(*at))))
+            .unwrap_or(items.len());
+        matches!(items.get(end), None | Some(Item::Sign(b'=' | b':', _)))
     }
 
     /// Tells whether items are a name with its list of parameters; where no type was seen before, with a type in front,

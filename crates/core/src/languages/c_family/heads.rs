@@ -270,11 +270,10 @@ impl Pass<'_> {
             };
             let (before, behind) = (beside(number.checked_sub(1)), beside(Some(number + 1)));
             let doubled = !before.is_empty() || !behind.is_empty();
-            // Of two words one is the name: the last, unless it is reserved.
-            let reserved = |word: &str| word.starts_with("__");
-            let leads = !behind.is_empty() && !reserved(behind) && !QUALIFIERS.contains(&word);
-            let trails = !before.is_empty() && reserved(word);
-            let spare = doubled && (is_capital(word) && looks_like_macro(word) || leads || trails);
+            // Of two words one is the name: the last, unless that can only be a macro.
+            let is_macro = |word: &str| word.starts_with("__") || is_capital(word) && looks_like_macro(word);
+            let leads = !behind.is_empty() && !is_macro(behind) && !QUALIFIERS.contains(&word);
+            let spare = doubled && (is_macro(word) || leads);
             // Nothing is called there but macros.
             if ATTRIBUTES.contains(&word) || NOISE.contains(&word) || spare || grouped.is_some() {
                 self.blank_lexeme(at);

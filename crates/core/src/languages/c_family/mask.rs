@@ -7,6 +7,7 @@
 
 use std::ops::Range;
 
+use super::heads::skip_angles;
 use super::lexer::{Lexeme, Sort, lex};
 use super::small::is_name;
 use super::words::{ATTRIBUTES, NOISE, TYPES, is_capital};
@@ -497,8 +498,13 @@ impl<'s> Pass<'s> {
             .iter()
             .position(|item| matches!(item, Item::Sign(b':' | b'<', _)))
             .map_or(items.len(), |end| first + end);
-        let qualified = items.get(end).is_some_and(|item| matches!(item, Item::Sign(b':', _)))
-            && items.get(end + 1).is_some_and(|item| matches!(item, Item::Sign(b':', _)));
+        // `class Press::Lid`, `class Press<Fruit>::Lid`
+        let behind = match items.get(end) {
+            Some(Item::Sign(b'<', _)) => skip_angles(&items, end),
+            _ => end,
+        };
+        let qualified =
+            matches!(items.get(behind..behind + 2), Some([Item::Sign(b':', _), Item::Sign(b':', _)]));
         let words: Vec<usize> = items[first..end]
             .iter()
             .filter_map(|item| match item {

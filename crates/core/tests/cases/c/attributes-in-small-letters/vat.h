@@ -39,3 +39,7 @@ long vat_read(const char *vat_restrict text, char **vat_restrict ende, int *rest
 int add(a, b) int a; struct vat *b; { return a; }
 
 #endif
+
+typedef enum {
+    VAT_OPEN,
+} VatState VAT_DEPRECATED_TYPE_IN_2_32;

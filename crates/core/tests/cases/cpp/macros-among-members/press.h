@@ -33,3 +33,10 @@ class Gauge {
     TS toSigned(TU value);
     BOOL isFull(HANDLE bin);
 };
+
+template <typename Fruit>
+class Bin<Fruit>::Lid {
+public:
+    Lid(int width);
+    template <typename T> Lid(const Bin<T> &bin, int width);
+};

@@ -54,3 +54,8 @@ GONE(int weigh_all(VALUE (*each)(VALUE), VALUE crates));
 VALUE weigh_each(VALUE (*each)(VALUE), VALUE crates, int (*last)(int));
 int ATTRIBUTE(format(printf, 1, 2)) report(const char *form, ...);
 int report_more(const char *form, ...) ATTRIBUTE(format(printf, 1, 2));
+
+struct Bytes {
+    unsigned NOTHROW(operator*() const) PURE_FUNCTION;
+    int (*next)(int) NOTHROW_PTR;
+};
