@@ -234,6 +234,10 @@ impl Pass<'_> {
             }
             _ => return false,
         };
+        // `const Colour RED(Colour(1, 0, 0));` constructs.
+        let holds_values = matches!(items[last - 1], Item::Group(open, close)
+            if self.code[open..close].iter().any(|lexeme| matches!(lexeme.sort, Sort::Number | Sort::Text))
+                && !self.code[open..close].iter().any(|lexeme| lexeme.is(b'=') || lexeme.is(b'[')));
         let is_name = |word: &str| {
             ![TYPES, QUALIFIERS, NO_NAMES, BEHIND_LISTS].iter().any(|words| words.contains(&word))
                 && !is_capital(word)
@@ -246,7 +250,8 @@ impl Pass<'_> {
             && front
                 .iter()
                 .any(|item| matches!(item, Item::Word(at) if !QUALIFIERS.contains(&self.word(*at))));
-        name.is_none_or(is_name)
+        !holds_values
+            && name.is_none_or(is_name)
             && if has_type { front.is_empty() } else { typed || front.is_empty() && constructs }
     }
 

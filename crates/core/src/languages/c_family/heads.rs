@@ -272,8 +272,14 @@ impl Pass<'_> {
             let doubled = !before.is_empty() || !behind.is_empty();
             // Of two words one is the name: the last, unless that can only be a macro.
             let is_macro = |word: &str| word.starts_with("__") || is_capital(word) && looks_like_macro(word);
-            let leads = !behind.is_empty() && !is_macro(behind) && !QUALIFIERS.contains(&word);
-            let spare = doubled && (is_macro(word) || leads);
+            // Behind a name in small letters, one in capitals is none.
+            let trails = |before: &str, word: &str| {
+                !before.is_empty()
+                    && !QUALIFIERS.contains(&before)
+                    && (is_macro(word) || is_capital(word) && !is_capital(before))
+            };
+            let leads = !behind.is_empty() && !trails(word, behind) && !QUALIFIERS.contains(&word);
+            let spare = doubled && (is_macro(word) || leads) || trails(before, word);
             // Nothing is called there but macros.
             if ATTRIBUTES.contains(&word) || NOISE.contains(&word) || spare || grouped.is_some() {
                 self.blank_lexeme(at);
@@ -506,7 +512,7 @@ impl Pass<'_> {
         if behind_star && !QUALIFIERS.contains(&word) && names(number + 1, self) {
             // `Load * convention weigh(…)`
             self.blank_lexeme(at);
-        } else if matches!(word, "struct" | "class" | "union" | "enum") {
+        } else if matches!(word, "struct" | "union" | "enum") || self.is_cpp && word == "class" {
             self.blank_ordinary(head);
             head.types += 1;
             head.tagged = true;

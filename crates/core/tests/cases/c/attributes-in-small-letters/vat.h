@@ -43,3 +43,16 @@ int add(a, b) int a; struct vat *b; { return a; }
 typedef enum {
     VAT_OPEN,
 } VatState VAT_DEPRECATED_TYPE_IN_2_32;
+
+typedef enum {
+    VAT_NONE,
+} VatFlags VAT_AVAILABLE_ENUMERATOR_IN_2_66;
+
+struct vat_class {
+    const VatClass *class;
+    gpointer class2;
+};
+
+static struct {
+    int first;
+} const TABLE[] = {{1}};

@@ -59,3 +59,5 @@ struct Bytes {
     unsigned NOTHROW(operator*() const) PURE_FUNCTION;
     int (*next)(int) NOTHROW_PTR;
 };
+
+static const Colour RED_OF_CRATES(Colour(0.6f, 0.6f));
