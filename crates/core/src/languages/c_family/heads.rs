@@ -279,9 +279,13 @@ impl Pass<'_> {
                     && (is_macro(word) || is_capital(word) && !is_capital(before))
             };
             let leads = !behind.is_empty() && !trails(word, behind) && !QUALIFIERS.contains(&word);
-            let spare = doubled && (is_macro(word) || leads) || trails(before, word);
-            // Nothing is called there but macros.
-            if ATTRIBUTES.contains(&word) || NOISE.contains(&word) || spare || grouped.is_some() {
+            let is_attribute = is_capital(word) && looks_like_macro(word) || leads;
+            let spare = doubled && is_attribute || trails(before, word);
+            // What is called there is a macro, if it is not what gives the type back.
+            let called = grouped.is_some_and(|(from, upto)| {
+                is_capital(word) || word.starts_with('_') || self.holds_literals(from, upto)
+            });
+            if ATTRIBUTES.contains(&word) || NOISE.contains(&word) || spare || called {
                 self.blank_lexeme(at);
                 if let Some((from, upto)) = grouped {
                     self.blank_lexemes(from, upto);

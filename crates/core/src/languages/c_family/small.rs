@@ -118,7 +118,7 @@ impl Pass<'_> {
     }
 
     /// Tells whether nothing but literals stands in parentheses.
-    fn holds_literals(&self, from: usize, upto: usize) -> bool {
+    pub(super) fn holds_literals(&self, from: usize, upto: usize) -> bool {
         let inner = self.code.get(from + 1..upto).unwrap_or_default();
         let literal = |lexeme: &Lexeme| matches!(lexeme.sort, Sort::Number | Sort::Text) || lexeme.is(b',');
         !inner.is_empty() && inner.iter().all(literal)

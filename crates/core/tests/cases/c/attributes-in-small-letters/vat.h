@@ -56,3 +56,14 @@ struct vat_class {
 static struct {
     int first;
 } const TABLE[] = {{1}};
+
+static union {
+    float f;
+} __vat_nan __attribute__((__unused__)) = {{0}};
+
+static enum {
+    HEADER_OK,
+} check_header(unsigned char const *data, int length)
+{
+    return HEADER_OK;
+}
