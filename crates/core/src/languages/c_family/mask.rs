@@ -521,7 +521,14 @@ impl<'s> Pass<'s> {
                 }
             }
         }
-        let Some((&name, others)) = words.split_last() else {
+        // `class Press PRESS_FINAL : …`: behind a name in small letters, one in capitals is a macro.
+        let is_macro = |at: usize| {
+            let word = self.word(at);
+            word.starts_with("__") || NOISE.contains(&word) || is_capital(word) && word.contains('_')
+        };
+        let named = words.iter().rposition(|&at| !is_macro(at));
+        let named = named.filter(|&place| !is_capital(self.word(words[place])));
+        let Some(&name) = named.map(|place| &words[place]).or(words.last()) else {
             // `enum : Flags {`: without a name the grammar reads no type but the language's own.
             let own = |item: &Item| matches!(item, Item::Word(at) if !TYPES.contains(&self.word(*at)));
             if items[end..].iter().any(own) {
@@ -534,7 +541,7 @@ impl<'s> Pass<'s> {
             }
             return String::new();
         };
-        for &other in others {
+        for &other in words.iter().filter(|&&other| other != name) {
             if self.word(other) != "alignas" {
                 self.blank_lexeme(other);
             }

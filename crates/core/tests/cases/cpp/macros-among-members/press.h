@@ -40,3 +40,17 @@ public:
     Lid(int width);
     template <typename T> Lid(const Bin<T> &bin, int width);
 };
+
+class PRESS_EXPORT Sieve PRESS_FINAL : public Machine {
+public:
+    Sieve(int width);
+};
+
+class PRESS_EXPORT VAT_STATE : public Machine {
+public:
+    VAT_STATE(int width);
+};
+
+struct __packed VAT_HEAD {
+    int litres;
+};
