@@ -205,8 +205,16 @@ fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, ch
         None => {
             let structural = opens.iter().skip(first).take_while(|(.., name)| STRUCTURE.contains(name));
             let said_before = opens.first().is_some_and(|&(at, ..)| (0..at).any(|row| !lines.is_blank(row)));
-            let from = if said_before { 0 } else { structural.last().map_or(0, |&(at, ..)| at + 1) };
-            describe_from(doc, lines, (from, 0), end(0).max(from));
+            match structural.last().filter(|_| !said_before) {
+                // `\internal Weighs a crate.`: the text may begin on the line.
+                Some(&(at, _, name)) if name == "internal" => {
+                    describe_from(doc, lines, (at, lines.span_of(name).end), end(0).max(at + 1));
+                }
+                above => {
+                    let from = above.map_or(0, |&(at, ..)| at + 1);
+                    describe_from(doc, lines, (from, 0), end(0).max(from));
+                }
+            }
             if doc.summary.is_some() {
                 return;
             }

@@ -64,3 +64,8 @@ void pump_wash(int id);
  * @arg litres  how much, where <n> = <i> - 1
  */
 void pump_fill(int id, int litres);
+
+/** \internal Gives the pump that runs, or the one before if none does.
+ *  It is found by halves.
+ */
+int pump_running(int first);
