@@ -3,7 +3,8 @@
 use super::heads::{Head, skip_angles};
 use super::lexer::Sort;
 use super::mask::{Around, Item, Pass};
-use super::words::{BEHIND_LISTS, NO_NAMES, QUALIFIERS, TYPES, is_capital, looks_like_macro};
+use super::small::is_name;
+use super::words::{BEHIND_LISTS, QUALIFIERS, TYPES, is_capital, looks_like_macro};
 
 impl Pass<'_> {
     /// Tells whether the item is the arguments of a macro that was blanked.
@@ -238,10 +239,6 @@ impl Pass<'_> {
         let holds_values = matches!(items[last - 1], Item::Group(open, close)
             if self.code[open..close].iter().any(|lexeme| matches!(lexeme.sort, Sort::Number | Sort::Text))
                 && !self.code[open..close].iter().any(|lexeme| lexeme.is(b'=') || lexeme.is(b'[')));
-        let is_name = |word: &str| {
-            ![TYPES, QUALIFIERS, NO_NAMES, BEHIND_LISTS].iter().any(|words| words.contains(&word))
-                && !is_capital(word)
-        };
         let constructs =
             matches!(self.scopes.last(), Some(Around::Members(owner)) if Some(owner.as_str()) == name);
         let typed = front

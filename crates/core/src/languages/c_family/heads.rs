@@ -387,8 +387,8 @@ impl Pass<'_> {
                 next += 1;
             }
             // `operator<< <>(…)`: the list is empty, and the grammar does not know it.
-            if let [Item::Sign(..), Item::Sign(b'<', open), Item::Sign(b'>', close)] =
-                items[number + 1..next].last_chunk::<3>().copied().unwrap_or([items[number]; 3])
+            if let Some(&[Item::Sign(..), Item::Sign(b'<', open), Item::Sign(b'>', close)]) =
+                items[number + 1..next].last_chunk()
             {
                 self.blank_lexeme(open);
                 self.blank_lexeme(close);

@@ -254,17 +254,15 @@ fn is_free(text: &str) -> bool {
     if !text.contains(['@', '\\']) {
         return false;
     }
-    let bare = |line: &'_ str| line.len() - line.trim_start_matches([' ', '\t', '*', '/', '!', '<']).len();
-    let opens =
-        text.lines().map(|line| &line[bare(line)..]).filter_map(|line| line.strip_prefix(['@', '\\']));
-    let opens = opens.map(|rest| {
+    let frame = [' ', '\t', '*', '/', '!', '<'];
+    let opens = text.lines().filter_map(|line| line.trim_start_matches(frame).strip_prefix(['@', '\\']));
+    let mut opens = opens.map(|rest| {
         let end = rest.find(|c: char| !(c.is_ascii_alphanumeric() || c == '_')).unwrap_or(rest.len());
         let end = if end == 0 { usize::from(rest.starts_with(['{', '}'])) } else { end };
         rest.split_at(end)
     });
-    let only =
-        text.lines().filter(|line| !line.trim_matches([' ', '\t', '*', '/', '!']).is_empty()).count() == 1;
-    opens.into_iter().any(|(word, rest)| {
+    let only = text.lines().filter(|line| !line.trim_matches(frame).is_empty()).count() == 1;
+    opens.any(|(word, rest)| {
         // With a colon it is the name of a parameter: `@file: the file`.
         FREE.contains(&word) && !rest.trim_start().starts_with(':')
             // Where something that is left out begins or ends.
