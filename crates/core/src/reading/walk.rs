@@ -473,11 +473,17 @@ impl<'t, N: Copy> Walk<'t, N> {
             return true;
         }
         for ty in types {
-            // What ends a program or a task passes through all functions, and is no answer of this one.
-            let exempt = matches!(ty.as_str(), "KeyboardInterrupt" | "GeneratorExit" | "CancelledError");
-            self.raises(Raised { ty, span: at, origin: Origin::Body, exempt, condition: None });
+            self.raises(Raised { ty, span: at, origin: Origin::Body, exempt: false, condition: None });
         }
         true
+    }
+
+    /// Asks nothing for exceptions of some types that are thrown at a place.
+    pub fn exempts(&mut self, at: Span, types: &[&str]) {
+        let Some(flow) = self.flow() else { return };
+        for (raised, _) in flow.raised.iter_mut().rev().take_while(|(raised, _)| raised.span == at) {
+            raised.exempt |= types.contains(&raised.ty.as_str());
+        }
     }
 
     /// Adds a comment that the language found where the grammar sees code.

@@ -6,6 +6,7 @@ use super::kinds::{self, Python};
 use crate::languages::shared::refuses_null;
 use crate::model::{Answer, Name, Origin};
 use crate::reading::{Next, Raised, Scope, Walk};
+use crate::text::Span;
 
 /// Types that a handler may name without telling what was thrown.
 const VAGUE: &[&str] = &["BaseException", "Exception"];
@@ -37,12 +38,22 @@ pub(super) fn returns(walk: &mut Walk<'_, Python>, node: Node<'_>) {
     walk.returns(if nothing { Answer::No } else { Answer::Yes });
 }
 
+/// Exceptions that end a program or a task: what lets them pass has not made them, and is not asked for them.
+const PASSING: &[&str] = &["KeyboardInterrupt", "GeneratorExit", "CancelledError"];
+
+/// Throws again what a handler caught; false when there is none.
+fn rethrows(walk: &mut Walk<'_, Python>, variable: Option<&str>, at: Span) -> bool {
+    let found = walk.rethrows(variable, at, VAGUE);
+    walk.exempts(at, PASSING);
+    found
+}
+
 /// Notes a `raise`.
 pub(super) fn raises(walk: &mut Walk<'_, Python>, node: Node<'_>) {
     let condition = walk.take_condition(node);
     let span = walk.span(node);
     let Some(raised) = node.named_child(0).filter(|child| !walk.is_comment(*child)) else {
-        if !walk.rethrows(None, span, VAGUE) {
+        if !rethrows(walk, None, span) {
             walk.raises_unknown();
         }
         return;
@@ -60,7 +71,7 @@ pub(super) fn raises(walk: &mut Walk<'_, Python>, node: Node<'_>) {
     let name = walk.text(last);
     if !called && walk.kind(ty) == Some(Python::Identifier) {
         let at = walk.span(ty);
-        if walk.rethrows(Some(name), at, VAGUE) {
+        if rethrows(walk, Some(name), at) {
             return;
         }
     }
