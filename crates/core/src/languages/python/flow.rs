@@ -141,7 +141,7 @@ pub(super) fn handles<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
 pub(super) fn suppresses<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>) {
     walk.calls();
     let Some(body) = walk.field(node, kinds::BODY) else { return };
-    let header = walk.source.slice(crate::text::Span::new(walk.span(node).start, walk.span(body).start));
+    let header = walk.source.slice(Span::new(walk.span(node).start, walk.span(body).start));
     let Some((_, rest)) = header.split_once("suppress(") else { return };
     let list = rest.split(')').next().unwrap_or_default();
     let caught = list.split(',').map(Name::simple).filter(|name| !name.as_str().is_empty()).collect();
