@@ -330,6 +330,7 @@ proptest! {
             backslash: false,
             brief: false,
             align: false,
+            words: notations::TagWords::default(),
         };
         for notation in notations::ALL {
             let style = notations::WriteStyle { dialect: dialect_of(notation), ..style.clone() };
@@ -359,6 +360,7 @@ fn every_notation_tells_its_own_comments_from_prose() {
         backslash: false,
         brief: false,
         align: false,
+        words: notations::TagWords::default(),
     };
     // Prose has nothing of its own.
     for notation in notations::ALL.iter().filter(|notation| notation.id.as_str() != "prose") {

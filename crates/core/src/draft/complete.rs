@@ -1,13 +1,14 @@
 //! What a comment that is there still lacks. Nothing that a person wrote is changed.
 
 use super::choose::{Drafted, Extent};
-use super::skeleton::{entries, style};
+use super::skeleton::{TagLines, entries, opens_entry, style, tag_lines};
 use crate::debt::{Debt, is_documented};
-use crate::model::{Carrier, DeclId, Dialect, DocComment, EntryKind, RawComment};
-use crate::notations::{self, Addition, Lines, Order};
+use crate::model::{Carrier, DeclId, Declaration, Dialect, DocComment, EntryKind, RawComment};
+use crate::notations::{self, Addition, Lines, Notation, Order, WriteStyle};
 use crate::pairing::Match;
 use crate::reading::{Demand, Owe};
 use crate::review::{Examined, FileReading, Standings, examine};
+use crate::rules::lacking_tags;
 use crate::text::{Edit, Span};
 
 /// Completes a comment; nothing when it lacks nothing.
@@ -34,7 +35,7 @@ pub(super) fn complete(
         examined.debt = Debt::of(&debtor, doc, &examined.pairing);
     }
     let lacking = lacking(file, doc, &examined);
-    let mut style = style(file);
+    let mut style = style(file, notation.id);
     if is_colon_form(file, doc) {
         style.dialect = Dialect::Colon;
     }
@@ -42,20 +43,18 @@ pub(super) fn complete(
     let said = doc.entries.iter().any(|entry| entry.text.is_some());
     let no_summary = doc.summary.is_none() && !doc.inherits && (said || !wanted.is_empty());
     let asks_summary = no_summary && standings.is_asked(file, id);
-    // What the code says, the comment must say.
-    let silent = declaration.deprecated && !doc.deprecated && file.language.deprecation.comment_follows;
-    let deprecated = silent.then(|| notation.writer.mark("deprecated", &style.placeholder, &style)).flatten();
-    if wanted.is_empty() && !asks_summary && deprecated.is_none() {
+    let tags = lacking_lines(file, (declaration, doc), (notation, &style));
+    if wanted.is_empty() && !asks_summary && tags.is_empty() {
         return Ok(None);
     }
     let lines = Lines::new(&file.source, &raw.lines, file.language.dialect);
     let order = order(doc, &examined);
     let mut additions = notation.writer.additions((doc, &lines), &wanted, &order, &style);
-    if let Some(mark) = deprecated {
+    if let Some(first) = tags.first() {
         let last = (0..lines.len()).rev().find(|&at| !lines.is_blank(at)).map_or(0, |at| at + 1);
         let alone = doc.entries.is_empty() && doc.marks.is_empty() && wanted.is_empty();
-        let gap = if alone { vec![String::new()] } else { Vec::new() };
-        additions.push(Addition { at: last, lines: gap.into_iter().chain([mark]).collect() });
+        let gap = if alone && !first.is_empty() { vec![String::new()] } else { Vec::new() };
+        additions.push(Addition { at: last, lines: gap.into_iter().chain(tags).collect() });
     }
     let place = Place::of(file, raw)?;
     let mut edits = place.widened(raw);
@@ -70,6 +69,31 @@ pub(super) fn complete(
     let edits = merged(edits);
     let comment = applied(file, raw.span, &edits);
     Ok(Some(Drafted { declaration: id, edits, comment }))
+}
+
+/// Writes the tags that a comment lacks: those that its kind requires, and that of a deprecation.
+fn lacking_lines(
+    file: &FileReading<'_>,
+    (declaration, doc): (&Declaration, &DocComment),
+    (notation, style): (&Notation, &WriteStyle),
+) -> Vec<String> {
+    let mut tags = lacking_tags(doc, &file.source, (file.settings, declaration.kind));
+    tags.retain(|tag| !opens_entry(tag));
+    // What the code says, the comment must say.
+    let silent = declaration.deprecated && !doc.deprecated && file.language.deprecation.comment_follows;
+    if silent && !tags.contains(&"deprecated") {
+        tags.push("deprecated");
+    }
+    let (mut marks, mut sections) = (Vec::new(), Vec::new());
+    for tag in tags {
+        match tag_lines(file, tag, (notation, style)) {
+            TagLines::Mark(line) => marks.push(line),
+            TagLines::Section(lines) => sections.extend(lines),
+            TagLines::None => {}
+        }
+    }
+    marks.extend(sections);
+    marks
 }
 
 /// Tells whether the names of entries follow the sign at once: `@load: what it weighs`.

@@ -3,7 +3,7 @@
 use super::choose::{Drafted, Extent};
 use super::complete::complete;
 use super::inherit::Inherit;
-use super::skeleton::{all_entries, style};
+use super::skeleton::{TagLines, all_entries, opens_entry, style, tag_lines};
 use super::wording;
 use crate::model::{DeclId, Declaration, EntryKind};
 use crate::notations::{self, NewEntry, Notation, WriteStyle};
@@ -30,7 +30,7 @@ pub(super) fn fresh(
     let Some(notation) = notations::get(file.notation) else { return Ok(None) };
     let declaration = file.outline.declaration(id);
     let (signature, _) = signature_of(file, declaration);
-    let style = style(file);
+    let style = style(file, notation.id);
     let wanted = all_entries(file, signature, &undocumented_debt(file, id), notation);
     let opening =
         if file.language.opens_with_name { format!("{} ", declaration.name) } else { String::new() };
@@ -65,36 +65,39 @@ fn ordered(
     };
     entries.sort_by_key(of_entry);
     let required = settings.required_tags.iter().filter(|(of, _)| *of == declaration.kind);
-    let mut tags: Vec<&str> = required.flat_map(|(_, tags)| tags).map(String::as_str).collect();
+    let mut tags: Vec<&str> =
+        required.flat_map(|(_, tags)| tags).map(String::as_str).filter(|tag| !opens_entry(tag)).collect();
     // What the code says, the comment must say.
     let deprecated = declaration.deprecated && file.language.deprecation.comment_follows;
     if deprecated && !tags.contains(&"deprecated") {
         tags.push("deprecated");
     }
-    let mut marks: Vec<(usize, String)> = tags
-        .iter()
-        .filter_map(|&tag| {
-            let value = settings.tag_values.get(tag).map_or(style.placeholder.as_str(), String::as_str);
-            Some((rank(&[tag]), notation.writer.mark(tag, value, style)?))
-        })
-        .collect();
-    marks.sort_by_key(|&(rank, _)| rank);
+    tags.sort_by_key(|tag| rank(&[tag]));
     let mut lines = notation.writer.whole(summary, &entries, style);
     let head = notation.writer.whole(summary, &[], style).len();
-    if deprecated && notation.writer.mark("deprecated", "", style).is_none() {
-        let paragraph = [String::new(), format!("Deprecated: {}", style.placeholder)];
-        lines.splice(head..head, paragraph);
+    let first = entries.iter().map(of_entry).min().unwrap_or(last);
+    let (mut ahead, mut behind, mut sections) = (Vec::new(), Vec::new(), Vec::new());
+    for tag in tags {
+        match tag_lines(file, tag, (notation, style)) {
+            TagLines::Mark(line) if rank(&[tag]) < first => ahead.push(line),
+            TagLines::Mark(line) => behind.push(line),
+            TagLines::Section(lines) => sections.extend(lines),
+            TagLines::None if tag == "deprecated" => {
+                let paragraph = [String::new(), format!("Deprecated: {}", style.placeholder)];
+                lines.splice(head..head, paragraph);
+            }
+            TagLines::None => {}
+        }
     }
     let parted = lines.get(head).is_some_and(String::is_empty);
-    if !marks.is_empty() && !parted && entries.is_empty() {
+    let has_marks = !ahead.is_empty() || !behind.is_empty();
+    if has_marks && !parted && entries.is_empty() {
         lines.push(String::new());
     }
-    let first = entries.iter().map(of_entry).min().unwrap_or(last);
-    let ahead = marks.iter().take_while(|&&(rank, _)| rank < first).count();
-    let behind = marks.split_off(ahead);
     let at = (head + 1).min(lines.len());
-    lines.splice(at..at, marks.into_iter().map(|(_, line)| line));
-    lines.extend(behind.into_iter().map(|(_, line)| line));
+    lines.splice(at..at, ahead);
+    lines.extend(behind);
+    lines.extend(sections);
     lines
 }
 

@@ -2,8 +2,8 @@
 
 use super::wording;
 use crate::debt::Debt;
-use crate::model::{Dialect, EntryKind, Name, ParamName, Parameter, Signature, Variadic};
-use crate::notations::{NewEntry, Notation, TypeCustom, WriteStyle};
+use crate::model::{Dialect, EntryKind, Name, NotationId, ParamName, Parameter, Signature, Variadic};
+use crate::notations::{NewEntry, Notation, TagWords, TypeCustom, WriteStyle};
 use crate::review::FileReading;
 use crate::text::Span;
 
@@ -139,16 +139,53 @@ fn written(file: &FileReading<'_>, ty: Span) -> String {
     text.trim_matches('"').replace("\"\"\"", "'").replace('\\', "\\\\")
 }
 
-/// Returns how entries are written in this file.
-pub(super) fn style(file: &FileReading<'_>) -> WriteStyle {
+/// Returns how entries of a notation are written in this file.
+pub(super) fn style(file: &FileReading<'_>, notation: NotationId) -> WriteStyle {
     let dialect = file.language.dialect;
+    let habits = file.habits();
     WriteStyle {
         placeholder: file.settings.placeholder.clone(),
         step: file.source.step().to_owned(),
         separator: if dialect == Dialect::TypeScript { " - " } else { " " }.to_owned(),
         dialect,
-        backslash: file.habits().backslash,
-        brief: file.habits().brief,
+        backslash: habits.backslash,
+        brief: habits.brief,
         align: file.settings.align,
+        words: if notation == file.notation { habits.words } else { TagWords::default() },
     }
+}
+
+/// How a notation writes a tag that is required.
+pub(super) enum TagLines {
+    /// On a line, among the entries.
+    Mark(String),
+    /// As a section, with the empty line above it.
+    Section(Vec<String>),
+    /// It has no place for one.
+    None,
+}
+
+/// Writes a tag with the value that is configured for it.
+pub(super) fn tag_lines(
+    file: &FileReading<'_>,
+    tag: &str,
+    (notation, style): (&Notation, &WriteStyle),
+) -> TagLines {
+    let value = file.settings.tag_values.get(tag).unwrap_or(&style.placeholder);
+    if let Some(line) = notation.writer.mark(tag, value, style) {
+        return TagLines::Mark(line);
+    }
+    // A deprecation is a paragraph where there are no tags.
+    let section = match tag {
+        "deprecated" => Vec::new(),
+        _ => notation.writer.section(tag, value, style),
+    };
+    if section.is_empty() { TagLines::None } else { TagLines::Section(section) }
+}
+
+/// Tells whether a tag opens an entry, which the signature asks for and no configuration.
+pub(super) fn opens_entry(tag: &str) -> bool {
+    const WORDS: &[&str] =
+        &["param", "return", "returns", "throws", "raises", "exception", "yields", "yield", "tparam"];
+    WORDS.iter().any(|word| tag.eq_ignore_ascii_case(word))
 }

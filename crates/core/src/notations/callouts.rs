@@ -3,7 +3,7 @@
 //!
 //! Source: the markup reference of the Swift documentation format.
 
-use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
+use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle, title};
 use super::summary::{blank, complete, describe, entry, entry_name, mark};
 use super::{Lines, fields, fields::EntryLines};
 use crate::model::{Dialect, DocComment, EntryKind, EntryName, MarkStanding, Name, NotationId};
@@ -162,9 +162,7 @@ impl EntryLines for CalloutLines {
     }
 
     fn mark(&self, tag: &str, text: &str, _style: &WriteStyle) -> Option<String> {
-        let mut name = tag.to_owned();
-        name[..1.min(tag.len())].make_ascii_uppercase();
-        Some(format!("- {name}: {text}"))
+        Some(format!("- {}: {text}", title(tag)))
     }
 
     fn types(&self, _dialect: Dialect) -> TypeCustom {

@@ -46,13 +46,24 @@ pub(super) trait EntryLines: Sync {
 /// Writes entries one below the other.
 pub(super) struct FieldWriter(pub(super) &'static dyn EntryLines);
 
+impl FieldWriter {
+    /// Writes an entry with the words of the file.
+    fn lines(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
+        let mut lines = self.0.entry(entry, style);
+        if let Some(first) = lines.first_mut() {
+            style.words.put(entry.kind, first);
+        }
+        lines
+    }
+}
+
 impl Writer for FieldWriter {
     fn whole(&self, summary: &str, entries: &[NewEntry], style: &WriteStyle) -> Vec<String> {
         let mut out = self.0.summary(&self.0.escape(summary), style);
         if self.0.parted() && !entries.is_empty() {
             out.push(String::new());
         }
-        let mut lines: Vec<Vec<String>> = entries.iter().map(|entry| self.0.entry(entry, style)).collect();
+        let mut lines: Vec<Vec<String>> = entries.iter().map(|entry| self.lines(entry, style)).collect();
         if style.align {
             align(entries, &mut lines);
         }
@@ -70,7 +81,7 @@ impl Writer for FieldWriter {
         let mut out: Vec<Addition> = Vec::new();
         for entry in entries {
             let (at, opens) = place(doc, lines, entry, order);
-            let mut text = self.0.entry(entry, style);
+            let mut text = self.lines(entry, style);
             if let ([line], Some(columns)) = (&mut text[..], Columns::of(doc, lines, entry.kind)) {
                 *line = columns.put(entry, line);
             }

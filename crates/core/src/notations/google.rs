@@ -2,7 +2,7 @@
 
 use super::Lines;
 use super::field_lists::exception_name;
-use super::notation::{Addition, NewEntry, Notation, Order, TypeCustom, WriteStyle, Writer};
+use super::notation::{Addition, NewEntry, Notation, Order, TypeCustom, WriteStyle, Writer, title};
 use super::sections::{self, SectionLines};
 use super::summary::{blank, complete, describe, section};
 use crate::model::{Dialect, DocComment, EntryKind, NotationId};
@@ -235,6 +235,10 @@ impl Writer for GoogleWriter {
         style: &WriteStyle,
     ) -> Vec<Addition> {
         sections::additions(&Items(style), doc, lines, entries, order)
+    }
+
+    fn section(&self, tag: &str, text: &str, style: &WriteStyle) -> Vec<String> {
+        vec![String::new(), format!("{}:", title(tag)), format!("{}{text}", style.step)]
     }
 
     fn types(&self, _dialect: Dialect) -> TypeCustom {

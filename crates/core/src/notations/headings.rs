@@ -3,7 +3,7 @@
 //!
 //! Source for the headings: the Rust API guidelines, C-FAILURE, and RFC 1574.
 
-use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
+use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle, title};
 use super::summary::{blank, complete, describe, describe_from, entry, entry_name};
 use super::{Addition, Lines, Order, Writer};
 use crate::model::{Dialect, DocComment, EntryKind, EntryName, Name, NotationId};
@@ -129,16 +129,19 @@ fn read_list(doc: &mut DocComment, lines: &Lines<'_>, from: usize, upto: usize) 
 struct HeadingWriter;
 
 impl HeadingWriter {
-    fn section(entry: &NewEntry) -> Vec<String> {
-        let title = entry.name.as_deref().unwrap_or("Returns");
-        vec![String::new(), format!("# {title}"), String::new(), entry.text.clone()]
+    fn entry(entry: &NewEntry) -> Vec<String> {
+        Self::titled(entry.name.as_deref().unwrap_or("Returns"), &entry.text)
+    }
+
+    fn titled(title: &str, text: &str) -> Vec<String> {
+        vec![String::new(), format!("# {title}"), String::new(), text.to_owned()]
     }
 }
 
 impl Writer for HeadingWriter {
     fn whole(&self, summary: &str, entries: &[NewEntry], _style: &WriteStyle) -> Vec<String> {
         let mut out = vec![summary.to_owned()];
-        out.extend(entries.iter().flat_map(Self::section));
+        out.extend(entries.iter().flat_map(Self::entry));
         out
     }
 
@@ -152,7 +155,7 @@ impl Writer for HeadingWriter {
         let said = (0..lines.len()).rev().find(|&at| !lines.is_blank(at)).map_or(0, |at| at + 1);
         // Examples stay last.
         let examples = headings(lines).into_iter().find(|(_, title)| shows_use(title));
-        let mut added: Vec<String> = entries.iter().flat_map(Self::section).collect();
+        let mut added: Vec<String> = entries.iter().flat_map(Self::entry).collect();
         let at = match examples {
             Some((at, _)) if doc.entries.iter().all(|entry| entry.lines.1 as usize <= at) => {
                 added.remove(0);
@@ -162,6 +165,10 @@ impl Writer for HeadingWriter {
             _ => said,
         };
         if added.is_empty() { Vec::new() } else { vec![Addition { at, lines: added }] }
+    }
+
+    fn section(&self, tag: &str, text: &str, _style: &WriteStyle) -> Vec<String> {
+        Self::titled(&title(tag), text)
     }
 
     fn types(&self, _dialect: Dialect) -> TypeCustom {

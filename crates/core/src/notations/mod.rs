@@ -26,7 +26,7 @@ mod xml;
 
 pub use choose::{evident, read};
 pub use lines::Lines;
-pub use notation::{Addition, NewEntry, Notation, Order, TypeCustom, WriteStyle, Writer};
+pub use notation::{Addition, NewEntry, Notation, Order, TagWords, TypeCustom, WriteStyle, Writer};
 pub use sections::heading_meant;
 
 use crate::model::NotationId;

@@ -2,7 +2,7 @@
 
 use super::Lines;
 use crate::model::{Dialect, DocComment, EntryKind, NotationId};
-use crate::text::Span;
+use crate::text::{Source, Span};
 
 /// A way of writing entries in comments.
 pub struct Notation {
@@ -50,6 +50,72 @@ pub struct WriteStyle {
     pub brief: bool,
     /// The descriptions of entries stand in one column.
     pub align: bool,
+    /// The words that open entries.
+    pub words: TagWords,
+}
+
+/// Words of tags that say the same, by what they open.
+const SYNONYMS: [(EntryKind, &[&str]); 3] = [
+    (EntryKind::Param, &["param", "parameter", "arg", "argument"]),
+    (EntryKind::Returns, &["return", "returns", "result"]),
+    (EntryKind::Throws, &["throws", "throw", "raises", "raise", "exception", "except"]),
+];
+
+/// Which of several words that say the same a file writes: `:return:` or `:returns:`. What it has no word for is written
+/// with the notation's own.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq)]
+pub struct TagWords([Option<&'static str>; SYNONYMS.len()]);
+
+impl TagWords {
+    /// Takes the words that are written most often in some comments.
+    #[must_use]
+    pub fn of<'d>(docs: impl Iterator<Item = &'d DocComment>, source: &Source) -> Self {
+        let mut counts = SYNONYMS.map(|(_, words)| vec![0_usize; words.len()]);
+        for entry in docs.flat_map(|doc| &doc.entries).filter(|entry| entry.value.is_none()) {
+            let kind = SYNONYMS.iter().position(|(kind, _)| *kind == entry.kind);
+            let Some(kind) = kind else { continue };
+            let word = tag_word(source.slice(entry.tag)).1;
+            if let Some(at) = SYNONYMS[kind].1.iter().position(|known| *known == word) {
+                counts[kind][at] += 1;
+            }
+        }
+        let mut words = [None; SYNONYMS.len()];
+        for ((word, counts), (_, known)) in words.iter_mut().zip(counts).zip(SYNONYMS) {
+            let most = counts.iter().copied().max().unwrap_or_default();
+            let mut first = counts.iter().zip(known).filter(|(count, _)| **count == most);
+            *word = match (first.next(), first.next()) {
+                (Some((_, word)), None) => Some(*word),
+                _ => None,
+            };
+        }
+        Self(words)
+    }
+
+    /// Writes the line that opens an entry with the file's word; what opens with no tag stays.
+    pub(super) fn put(&self, kind: EntryKind, line: &mut String) {
+        let at = SYNONYMS.iter().position(|(known, _)| *known == kind);
+        let Some(word) = at.and_then(|at| self.0[at]) else { return };
+        let (sign, present) = tag_word(line);
+        if sign > 0 && !present.is_empty() {
+            line.replace_range(sign..sign + present.len(), word);
+        }
+    }
+}
+
+/// Makes a heading of a tag: its first letter in upper case.
+pub(super) fn title(tag: &str) -> String {
+    let mut title = tag.to_owned();
+    if let Some(first) = title.get_mut(..1) {
+        first.make_ascii_uppercase();
+    }
+    title
+}
+
+/// Returns how long the sign before a tag is, in bytes, and the word behind it.
+fn tag_word(text: &str) -> (usize, &str) {
+    let word = text.trim_start_matches(['@', '\\', ':']);
+    let end = word.find(|c: char| !c.is_ascii_alphabetic()).unwrap_or(word.len());
+    (text.len() - word.len(), &word[..end])
 }
 
 /// An entry to be written.
@@ -115,6 +181,12 @@ pub trait Writer: Sync {
     /// Writes a tag that documents no part of the signature, where the notation has tags.
     fn mark(&self, _tag: &str, _text: &str, _style: &WriteStyle) -> Option<String> {
         None
+    }
+
+    /// Writes a section that documents no part of the signature, below an empty line, where the notation has sections
+    /// instead of tags.
+    fn section(&self, _tag: &str, _text: &str, _style: &WriteStyle) -> Vec<String> {
+        Vec::new()
     }
 
     /// Marks text as code.

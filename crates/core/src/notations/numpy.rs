@@ -2,7 +2,7 @@
 
 use super::Lines;
 use super::field_lists::exception_name;
-use super::notation::{Addition, NewEntry, Notation, Order, TypeCustom, WriteStyle, Writer};
+use super::notation::{Addition, NewEntry, Notation, Order, TypeCustom, WriteStyle, Writer, title};
 use super::sections::{self, SectionLines};
 use super::summary::{blank, complete, describe, describe_from, section};
 use crate::model::{Dialect, DocComment, EntryKind, NotationId};
@@ -237,6 +237,10 @@ impl Writer for NumpyWriter {
         style: &WriteStyle,
     ) -> Vec<Addition> {
         sections::additions(&Items(style), doc, lines, entries, order)
+    }
+
+    fn section(&self, tag: &str, text: &str, _style: &WriteStyle) -> Vec<String> {
+        vec![String::new(), title(tag), "-".repeat(tag.chars().count()), text.to_owned()]
     }
 
     fn types(&self, _dialect: Dialect) -> TypeCustom {

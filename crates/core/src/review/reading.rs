@@ -12,7 +12,7 @@ use crate::languages;
 use crate::model::{
     CommentId, Construction, DeclId, Dialect, DocComment, EntryKind, Level, NotationId, Outline, Signature,
 };
-use crate::notations::{self, Lines};
+use crate::notations::{self, Lines, TagWords};
 use crate::reading::{INSTRUCTION, Language, Parsers, Wishes, goes_on_from};
 use crate::rules::{FileContext, LEFTOVER_CODE, LEFTOVER_TODO, PASSED, Rule};
 use crate::settings::{LanguageSettings, Settings};
@@ -49,6 +49,8 @@ pub struct Habits {
     pub backslash: bool,
     /// The summary is marked as such.
     pub brief: bool,
+    /// The words that open entries in the file's notation.
+    pub words: TagWords,
 }
 
 impl<'a> FileReading<'a> {
@@ -180,6 +182,10 @@ impl<'a> FileReading<'a> {
             Habits {
                 backslash: count("\\param") + brief.1 > count("@param") + brief.0,
                 brief: brief.0 + brief.1 > 0,
+                words: TagWords::of(
+                    self.docs.values().filter(|doc| doc.notation == self.notation),
+                    &self.source,
+                ),
             }
         })
     }

@@ -3,8 +3,9 @@
 use super::repair::{Repair, Rows, sorted_by_key};
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::model::{Level, MarkStanding, RuleId};
-use crate::text::{Edit, Span};
+use crate::model::{DocComment, Kind, Level, MarkStanding, RuleId};
+use crate::settings::LanguageSettings;
+use crate::text::{Edit, Source, Span};
 
 pub(super) static UNKNOWN: Rule = Rule {
     id: RuleId::new("tag.unknown"),
@@ -72,10 +73,9 @@ pub(super) static ORDER: Rule = Rule {
 };
 
 /// Returns the tags, fields, elements or headings of a comment in order, by name in lower case.
-fn tags(context: &Context<'_>) -> Vec<(String, Span)> {
-    let doc = context.doc;
+fn tags(doc: &DocComment, source: &Source) -> Vec<(String, Span)> {
     let word = |span: Span| {
-        let text = context.slice(span).trim_start_matches(['@', '\\', ':', '<', '-', '#', ' ']);
+        let text = source.slice(span).trim_start_matches(['@', '\\', ':', '<', '-', '#', ' ']);
         text.split(|c: char| !(c.is_alphanumeric() || c == '-' || c == '_'))
             .next()
             .unwrap_or_default()
@@ -102,18 +102,48 @@ fn same(left: &str, right: &str) -> bool {
     left == right || ALIKE.iter().any(|words| words.contains(&left) && words.contains(&right))
 }
 
+/// Returns the tags that are configured for a kind of declaration and that a comment of such a one lacks.
+pub(crate) fn lacking<'s>(
+    doc: &DocComment,
+    source: &Source,
+    (settings, kind): (&'s LanguageSettings, Kind),
+) -> Vec<&'s str> {
+    let wanted = settings.required_tags.iter().filter(|(of, _)| *of == kind);
+    let mut wanted = wanted.flat_map(|(_, tags)| tags).map(String::as_str).peekable();
+    if wanted.peek().is_none() || doc.inherits {
+        return Vec::new();
+    }
+    let found = tags(doc, source);
+    let is_there = |tag: &str| {
+        found.iter().any(|(name, _)| same(name, &tag.to_lowercase()))
+            || has_heading(source.slice(doc.span), tag)
+    };
+    wanted.filter(|tag| !is_there(tag)).collect()
+}
+
+/// Tells whether a tag stands in a comment as a heading (`Since:`, `# Since`, `Since` and a rule below) or as a directive
+/// (`.. since::`), which is how comments say it that are written in sections.
+fn has_heading(comment: &str, tag: &str) -> bool {
+    let mut lines = comment.lines().peekable();
+    while let Some(line) = lines.next() {
+        let text = line.trim_matches(['*', '/', '!', '"', '\'', ' ', '\t', '\r']);
+        let title = text.trim_start_matches(['#', '.', ' ']);
+        let Some(behind) = title.get(tag.len()..).filter(|_| title[..tag.len()].eq_ignore_ascii_case(tag))
+        else {
+            continue;
+        };
+        let mut ruled = || lines.peek().is_some_and(|next| next.contains("---") || next.contains("==="));
+        if behind.starts_with(':') || (behind.is_empty() && (title.len() < text.len() || ruled())) {
+            return true;
+        }
+    }
+    false
+}
+
 fn required(context: &Context<'_>, findings: &mut Findings<'_>) {
     let declaration = context.declaration();
-    let wanted = context.file.settings.required_tags.iter().filter(|(kind, _)| *kind == declaration.kind);
-    let mut wanted = wanted.flat_map(|(_, tags)| tags).peekable();
-    if wanted.peek().is_none() || context.doc.inherits {
-        return;
-    }
-    let found = tags(context);
-    for tag in wanted {
-        if found.iter().any(|(name, _)| same(name, &tag.to_lowercase())) {
-            continue;
-        }
+    let file = context.file;
+    for tag in lacking(context.doc, file.source, (file.settings, declaration.kind)) {
         let message = format!(
             "the comment of `{}` has no `{tag}`; add it, as is configured for every {}",
             declaration.name,
@@ -133,7 +163,7 @@ fn in_sequence(context: &Context<'_>, rank: &dyn Fn(&str) -> Option<usize>) -> V
     let mut blocks: Vec<(Span, Rows)> =
         blocks.chain(doc.marks.iter().map(|mark| (mark.span, mark.lines))).collect();
     blocks.sort_by_key(|(span, _)| span.start);
-    let names = tags(context);
+    let names = tags(context.doc, context.file.source);
     let ranked: Vec<(usize, Rows)> =
         blocks.iter().zip(&names).filter_map(|(&(_, rows), (name, _))| Some((rank(name)?, rows))).collect();
     let rows: Vec<Rows> = ranked.iter().map(|&(_, rows)| rows).collect();
@@ -147,7 +177,7 @@ fn order(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     let rank = |name: &str| wanted.iter().position(|tag| same(name, &tag.to_lowercase()));
     let mut highest: Option<(usize, String, Span)> = None;
-    for (name, span) in tags(context) {
+    for (name, span) in tags(context.doc, context.file.source) {
         let Some(place) = rank(&name) else { continue };
         match &highest {
             Some((before, other, at)) if place < *before => {
