@@ -199,6 +199,28 @@ fn recast_docstrings_come_back_as_they_were() {
     assert!(changed > 60, "only {changed} docstrings");
 }
 
+#[test]
+fn keyword_entries_stay_keyword_entries() {
+    let fields = "def f(a, **more):\n    \"\"\"Send it.\n\n    :param a: what\n    :keyword bool slow: as it comes\n    \"\"\"\n";
+    let written = [
+        ("google", "Args:\n        a: what\n\n    Keyword Args:\n        slow (bool): as it comes\n"),
+        (
+            "numpy",
+            "Parameters\n    ----------\n    a\n        what\n\n    Other Parameters\n    ----------------\n    slow : bool\n",
+        ),
+        ("epytext", "@param a: what\n    @keyword slow: as it comes\n    @type slow: bool\n"),
+    ];
+    let settings = testing::settings("");
+    let sample = Sample { name: "keywords.py".to_owned(), text: fields.to_owned(), config: String::new() };
+    let file = read(&sample, fields, &settings).expect("it is Python");
+    for (target, expected) in written {
+        let there = recast(&file, target).expect("docstrings can be recast");
+        assert!(there.text.contains(expected), "{target}:\n{}", there.text);
+        let told = if target == "numpy" { 1 } else { 0 };
+        assert_eq!(there.losses.len(), told, "{target}: {:?}", there.losses);
+    }
+}
+
 /// Rules whose findings carry what mends them.
 const MENDED: &[&str] = &[
     "comment.ordinary", "layout.gap", "markup.section", "param.order", "param.unknown", "summary.ending",

@@ -163,7 +163,11 @@ fn difference(
     let (row, found) = parts(new, &lines).unwrap_or((lines.len(), Vec::new()));
     let (was, is) = (entries(meant), entries(&found));
     if let Some((was, _)) = was.iter().zip(&is).find(|(was, is)| was != is) {
-        let name = was.1.first().map_or("what comes back".to_owned(), |name| format!("`{name}`"));
+        let name = match (was.1.first(), was.0) {
+            (Some(name), _) => format!("`{name}`"),
+            (None, EntryKind::Throws) => "an exception without a name".to_owned(),
+            (None, _) => "what comes back".to_owned(),
+        };
         return Some(format!("the entry for {name}"));
     }
     if was.len() != is.len() || (!new.entries.is_empty() && new.notation.as_str() != notation) {

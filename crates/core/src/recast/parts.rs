@@ -22,7 +22,7 @@ pub(super) enum Part {
 pub(super) struct Group {
     /// What they document.
     pub(super) kind: EntryKind,
-    /// They are the further or the keyword parameters, by the heading they stood under.
+    /// They are the further or the keyword parameters, by the heading they stood under or the field they stood in.
     pub(super) beside: Option<&'static str>,
     /// The entries.
     pub(super) items: Vec<Item>,
@@ -113,7 +113,10 @@ fn covers<'d>(doc: &'d DocComment, lines: &Lines<'_>) -> Vec<Cover<'d>> {
     }
     for entry in &doc.entries {
         let section = doc.sections.iter().find(|s| s.lines.0 <= entry.lines.0 && entry.lines.0 < s.lines.1);
-        let beside = section.map(|s| s.title).filter(|&t| t == "Keyword Args" || t == "Other Parameters");
+        let by_heading = section.map(|s| s.title).filter(|&t| t == "Keyword Args" || t == "Other Parameters");
+        let tag = lines.source().slice(entry.tag).trim_start_matches([':', '@']);
+        let is_keyword = section.is_none() && entry.kind == EntryKind::Param && tag.starts_with("key");
+        let beside = by_heading.or(is_keyword.then_some("Keyword Args"));
         let rows = wide(entry.lines);
         // The heading is part of an entry that has a section to itself.
         let from = match section.filter(|section| section.lines.0 == entry.lines.0) {

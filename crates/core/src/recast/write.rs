@@ -196,10 +196,7 @@ impl Writer<'_> {
     }
 
     fn fields(&mut self, group: &Group) {
-        if let Some(heading) = group
-            .beside
-            .filter(|_| self.target == Target::Epytext || group.beside == Some("Other Parameters"))
-        {
+        if let Some(heading) = group.beside.filter(|&heading| heading == "Other Parameters") {
             self.losses.push(format!("the heading `{heading}` has no place; its entries follow the others"));
         }
         for item in &group.items {
@@ -210,7 +207,7 @@ impl Writer<'_> {
     fn field(&mut self, group: &Group, item: &Item) {
         let sign = if self.target == Target::Rest { ':' } else { '@' };
         let names = item.names.join(", ");
-        let keyword = group.beside == Some("Keyword Args") && self.target == Target::Rest;
+        let keyword = group.beside == Some("Keyword Args");
         let (tag, ty_tag) = match (group.kind, self.target) {
             (EntryKind::Param | EntryKind::TypeParam, _) if keyword => ("keyword", "type"),
             (EntryKind::Param | EntryKind::TypeParam, _) => ("param", "type"),
