@@ -119,6 +119,9 @@ impl Debt {
             let words = for_tools(debtor.source, doc, "param").flat_map(str::split_whitespace);
             aliases.extend(words.filter_map(|word| word.trim_start_matches(['&', '.']).strip_prefix('$')));
         }
+        if demand.param != Owe::Always && out.params.contains(&true) {
+            aliases.extend(listed(debtor.source, doc));
+        }
         out.returns &=
             demand.returns == Owe::Always || for_tools(debtor.source, doc, "return").next().is_none();
         for (owed, parameter) in out.params.iter_mut().zip(&debtor.signature.parameters) {
@@ -270,6 +273,25 @@ fn for_tools<'a>(
     };
     let rows = doc.marks.iter().filter(named).flat_map(|mark| mark.lines.0..mark.lines.1);
     rows.filter_map(|row| doc.lines.get(row as usize)).map(|&line| source.slice(line))
+}
+
+/// Returns the names that lines outside of entries open with, in a form of the author's own: `load (float): what to
+/// weigh`, `* load - what to weigh`.
+fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &'a str> {
+    let is_entry = |row: u32| doc.entries.iter().any(|entry| entry.lines.0 <= row && row < entry.lines.1);
+    let rows = doc.lines.iter().zip(0..).filter(move |&(_, row)| !is_entry(row));
+    rows.filter_map(|(&line, _)| {
+        let item = source.slice(line).trim_start().trim_start_matches(['*', '-', '+', ' ', '`']);
+        let end = item.find(|c: char| !(c.is_alphanumeric() || c == '_'))?;
+        let behind = item[end..].trim_start_matches(['`', '*']).trim_start();
+        let behind = match behind.strip_prefix('(') {
+            Some(inner) => inner.split_once(')')?.1.trim_start(),
+            None => behind,
+        };
+        let text = behind.strip_prefix([':', '-', '–', '—'])?;
+        // A value or an operator (`load::mass`, `load->mass`) follows at once.
+        (text.starts_with(' ') && text.trim().len() > 2).then_some(&item[..end])
+    })
 }
 
 /// Returns what a comment says outside of its entries, lines joined by spaces and paragraphs by line breaks.

@@ -100,6 +100,17 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
             let parts: Vec<&str> =
                 head.split(',').flat_map(|part| part.split(" or ")).map(str::trim).collect();
             let types = parts.iter().all(|part| !part.contains(' '));
+            let before = doc.entries.last_mut().filter(|last| {
+                last.section as usize == doc.sections.len()
+                    && last.text.is_none()
+                    && last.lines.1 as usize == row
+            });
+            if let Some(last) = before.filter(|_| !types) {
+                // The condition of the one above, which its author did not indent.
+                sections::set_text(last, lines, text, upto);
+                last.lines.1 = narrow(upto);
+                continue;
+            }
             if types {
                 found.names = parts.iter().filter_map(|part| exception_name(lines, part)).collect();
             }

@@ -60,7 +60,10 @@ pub(super) fn look_up(table: &[Tag], name: &str) -> (Option<Meaning>, MarkStandi
         longer || joined
     };
     // Of a short word, two letters are another word's.
-    let close = |near: &&str| name.len() > 5 || strsim::osa_distance(name, near) == 1;
+    let misses = |near: &str| strsim::osa_distance(&name.to_lowercase(), &near.to_lowercase());
+    // Words that are run together are nobody's misspelling of one word: `colDef` is not `code`.
+    let joined = name.contains(char::is_uppercase);
+    let close = |near: &&str| (name.len() > 5 && !joined) || misses(near) <= 1;
     let near = near.filter(|near| !adds(near) && close(near));
     let found = near.and_then(|near| table.iter().find(|(known, _)| *known == near));
     match found {

@@ -314,6 +314,11 @@ fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, u
     if may_be_variable || name.contains('-') {
         (meaning, standing) = (None, MarkStanding::Unknown);
     }
+    let script = matches!(lines.dialect(), Dialect::JavaScript | Dialect::TypeScript);
+    if script && matches!(standing, MarkStanding::Near(known) if name.eq_ignore_ascii_case(known)) {
+        // Upper and lower case are one there: `@fileOverview`.
+        standing = MarkStanding::Known;
+    }
     if standing != MarkStanding::Known {
         doc.marks.push(mark(lines, name, standing, rows));
     }

@@ -1,8 +1,8 @@
 //! Finds out which declaration each comment belongs to, and which comments belong to none.
 
 use super::remarks::{
-    names_a_thing, opens_with_another_name, reads_as_documentation, reads_like_a_description,
-    says_what_is_done,
+    is_about_the_file, names_a_thing, opens_with_another_name, reads_as_documentation,
+    reads_like_a_description, says_what_is_done,
 };
 use super::{CommentPlace, Language};
 use crate::model::{Attached, Carrier, CommentId, Declaration, Doc, Misplaced, Outline, RawComment};
@@ -481,8 +481,9 @@ fn beyond_separators(outline: &Outline, source: &Source, start: u32) -> Option<M
             return None;
         }
         if comment.doc {
-            // The file's own header is never detached.
-            return (parted && at > 0 && !comment.attached).then(|| Misplaced::Detached(id(at)));
+            // The file's own header is never detached, and what says where the file comes from is one.
+            let is_header = at == 0 || is_about_the_file(source.slice(comment.span));
+            return (parted && !is_header && !comment.attached).then(|| Misplaced::Detached(id(at)));
         }
         upto = comment.span.start;
     }

@@ -157,6 +157,14 @@ fn speaks_of_several(lower: &str) -> bool {
     heads || told_of || named || second || opens || several
 }
 
+/// Tells whether a comment says where its file comes from: who made it, or what.
+pub(super) fn is_about_the_file(text: &str) -> bool {
+    let lower = text.to_ascii_lowercase();
+    ["copyright", "license", "licence", "spdx", "generated", "do not edit", "do not modify"]
+        .iter()
+        .any(|mark| lower.contains(mark))
+}
+
 /// Tells whether an ordinary comment reads like documentation: no divider, licence, directive,
 /// reminder or commented-out code.
 pub(super) fn reads_as_documentation(text: &str) -> bool {

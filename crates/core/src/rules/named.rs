@@ -223,9 +223,15 @@ pub(super) fn empty(sort: &Sort, context: &Context<'_>, findings: &mut Findings<
             Match::Part | Match::Unknown => continue,
         };
         let (entry, name) = named(context, paired.entry, paired.name);
-        let said = entry.text.is_some_and(|span| says_something(context.slice(span)));
+        let said = entry.text.is_some_and(|span| says_something(context.slice(span)))
+            || entry.ty.is_some_and(|span| is_sentence(context.slice(span)));
         let Some((_, place)) = sort.at(context, at) else { continue };
-        if said {
+        // Where its parts are told, they say what the whole is.
+        let in_parts = || {
+            let mut names = context.doc.entries_of(sort.kind).flat_map(|entry| &entry.names);
+            names.any(|part| part.dotted && part.name == name.name)
+        };
+        if said || in_parts() {
             continue;
         }
         let message =
@@ -243,6 +249,11 @@ pub(super) fn empty(sort: &Sort, context: &Context<'_>, findings: &mut Findings<
             report.done();
         }
     }
+}
+
+/// A description may stand where its type should: `load : float, the mass to lift.`
+fn is_sentence(ty: &str) -> bool {
+    ty.ends_with('.') && ty.split_whitespace().count() > 3
 }
 
 /// A description may be a formula or a range; ornament alone is none.

@@ -192,7 +192,8 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     let first_part = text.split(['.', ',', ';']).next().unwrap_or_default();
     let declared = context.declaration().signature.returns.ty.map_or("", |ty| context.slice(ty));
     let settles = ["task", "promise", "future", "awaitable", "operation"];
-    let speaks_of_settling = settles.iter().any(|word| text.contains(word));
+    let speaks_of_settling = settles.iter().any(|word| text.contains(word) || ty.contains(word))
+        || ["resolves ", "rejects ", "settles "].iter().any(|word| text.starts_with(word));
     // When it comes back, and whether, is no value.
     let only_when = ["never returns", "only returns", "does not return", "doesn't return", "returns nothing"];
     // What comes back can be awaited, and gives nothing then.
@@ -335,7 +336,11 @@ fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
     for entry in entries(context).filter(|entry| entry.ty.is_none() && entry.value.is_none()) {
         let said =
             entry.text.is_some_and(|span| !is_wordless(context.slice(span)) || context.slice(span).len() > 2);
-        if !said {
+        // A list below that its author did not indent.
+        let goes_on = context.doc.lines.get(entry.lines.1 as usize).is_some_and(|&line| {
+            entry.section > 0 && context.slice(line).trim_start().starts_with(['*', '-', '+', '`'])
+        });
+        if !said && !goes_on {
             let message =
                 "the entry for what comes back says nothing; describe the value or remove it".to_owned();
             findings.report(entry.tag, "", message).done();

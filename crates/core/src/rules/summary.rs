@@ -2,7 +2,7 @@
 
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::model::{EntryKind, Kind, Level, RuleId};
+use crate::model::{Entry, EntryKind, Kind, Level, RuleId};
 use crate::naming::is_made_of_name;
 use crate::settings::Opening;
 use crate::text::{Span, VERBS, is_wordless, split_words, surely_says_more, third_person};
@@ -31,12 +31,25 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     let Some(first) = doc.entries.first() else { return };
     let declaration = context.declaration();
+    // `@prop {number} order what comes first`, above `order`: the entry describes what it stands on.
+    let of_itself = |entry: &Entry| {
+        entry.kind == EntryKind::Property
+            && entry.name().is_none_or(|name| name.name == declaration.name)
+            && entry.text.is_some()
+    };
+    if doc.entries.iter().all(of_itself) {
+        return;
+    }
     let message = format!(
         "the comment of `{}` has entries and no description; begin it with a sentence",
         declaration.name
     );
     let report = findings.report(first.tag, "", message).related(declaration.name_span, "the declaration");
-    if doc.entries.len() == 1 && first.kind == EntryKind::Returns {
+    // What is constructed is described by the comment of the type.
+    let outline = context.file.outline;
+    let described = declaration.kind == Kind::Constructor
+        && declaration.owner.is_some_and(|owner| outline.declaration(owner).comment.doc.is_some());
+    if described || (doc.entries.len() == 1 && first.kind == EntryKind::Returns) {
         report.only_note();
     } else {
         report.done();

@@ -19,11 +19,13 @@ mod plain;
 mod statements;
 mod types;
 
+use std::cell::LazyCell;
+
 use tree_sitter::Node;
 
 use self::kinds::Script;
 use crate::languages::shared::{block_form, is_test_path, opens_with_tag};
-use crate::model::{Declaration, Dialect, Doc, NotationId, Outline, Parameter};
+use crate::model::{Declaration, Dialect, Doc, Name, NotationId, Outline, Parameter};
 use crate::reading::{
     CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Half, Halves, Language, Next, Owe, Parsers,
     Reader, Token, Vocabulary, Walk, Wishes,
@@ -288,6 +290,28 @@ impl Grammar for ScriptGrammar {
     fn finish(&self, walk: &mut Walk<'_, Script>) {
         exports::settle(walk);
         doubt_mangled(walk);
+        doubt_bundled(walk);
+    }
+}
+
+/// Takes the signatures as not known whose parameters a bundling program gave numbers, so that names of several files do
+/// not meet: `crate2`, `crate$1`.
+fn doubt_bundled(walk: &mut Walk<'_, Script>) {
+    // What such programs put at the top of what they write.
+    const HELPERS: &[&str] =
+        &["__defProp = Object.defineProperty", "__publicField(", "__commonJS(", "__toESM("];
+    let text = walk.source.text().as_bytes();
+    let is_bundle = LazyCell::new(|| {
+        HELPERS.iter().any(|helper| memchr::memmem::find(text, helper.as_bytes()).is_some())
+    });
+    let is_numbered = |name: &Name| {
+        let bare = name.as_str().trim_end_matches(|c: char| c.is_ascii_digit());
+        bare.len() < name.as_str().len() && (bare.ends_with('$') || *is_bundle)
+    };
+    for declaration in &mut walk.outline.declarations {
+        if declaration.signature.parameters.iter().filter_map(Parameter::named).any(is_numbered) {
+            declaration.signature.hidden = true;
+        }
     }
 }
 

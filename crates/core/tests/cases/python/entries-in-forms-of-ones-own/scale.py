@@ -1,0 +1,58 @@
+"""Weighs crates."""
+
+
+def mass(crate: object, unit: str = "kg", fine: bool = False) -> float:
+    """Weigh a crate.
+
+    crate (object): What stands on the scale.
+    * `unit` - the unit of mass
+    RETURNS (float): Its mass.
+    """
+    return 1.0
+
+
+def level(scale: str, slowly: bool) -> float:
+    """Level a scale.
+
+    Args:
+    * `scale`: what to level
+    * `slowly`: whether to wait
+
+    Returns:
+    * `float` if it is level
+    """
+    return 1.0
+
+
+def tip(scale: object) -> None:
+    """Tip a scale.
+
+    Parameters
+    ----------
+    scale : object, the scale to tip.
+
+    Raises
+    ------
+    ValueError
+    If it is empty.
+    """
+    if not scale:
+        raise ValueError
+
+
+class Scale:
+    """Weighs."""
+
+    def __init__(self, span: float):
+        """
+        Args:
+            span: how far it reaches
+        """
+
+
+class Bare:
+    def __init__(self, span: float):
+        """
+        Args:
+            span: how far it reaches
+        """
