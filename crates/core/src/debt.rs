@@ -113,15 +113,8 @@ impl Debt {
         } else {
             String::new()
         };
-        let mut aliases = tag_aliases(debtor.source, doc);
-        // Whoever demands an entry always is not content with one that only tools read.
-        if demand.param != Owe::Always {
-            let words = for_tools(debtor.source, doc, "param").flat_map(str::split_whitespace);
-            aliases.extend(words.filter_map(|word| word.trim_start_matches(['&', '.']).strip_prefix('$')));
-        }
-        if demand.param != Owe::Always && out.params.contains(&true) {
-            aliases.extend(listed(debtor.source, doc));
-        }
+        let aliases =
+            if out.params.contains(&true) { told_of(debtor.source, doc, demand.param) } else { Vec::new() };
         out.returns &=
             demand.returns == Owe::Always || for_tools(debtor.source, doc, "return").next().is_none();
         for (owed, parameter) in out.params.iter_mut().zip(&debtor.signature.parameters) {
@@ -231,6 +224,18 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
         (Some("return" | "returns" | "get" | "gets" | "whether" | "yield" | "yields"), _)
             | (Some("true"), Some("if"))
     )
+}
+
+/// Returns the names of parameters that a comment speaks of without an entry.
+fn told_of<'a>(source: &'a Source, doc: &'a DocComment, demand: Owe) -> Vec<&'a str> {
+    let mut names = tag_aliases(source, doc);
+    // Whoever demands an entry always is not content with one that only tools read, or people.
+    if demand != Owe::Always {
+        let words = for_tools(source, doc, "param").flat_map(str::split_whitespace);
+        names.extend(words.filter_map(|word| word.trim_start_matches(['&', '.']).strip_prefix('$')));
+        names.extend(listed(source, doc));
+    }
+    names
 }
 
 /// Returns the first words behind tags that the notation does not know: a project may have made its own for parameters
