@@ -1,7 +1,7 @@
 //! Which entry speaks of which parameter. A step of its own, because a rename is one fault, not two:
 //! reviewing, mending and converting must all see the same pairs.
 
-use crate::model::{DocComment, EntryKind, Name, ParamName, Signature, Variadic};
+use crate::model::{DocComment, EntryKind, Name, ParamName, Parameter, Signature, Variadic};
 use crate::text::{near, nearest, split_words};
 
 /// What a name in an entry is.
@@ -53,13 +53,15 @@ pub struct Pairing {
 /// Pairs the entries of a comment with a signature.
 #[must_use]
 pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
+    let told: Vec<Option<Name>> = signature.parameters.iter().map(|p| told_unused(doc, p)).collect();
     let parameters: Vec<Slot<'_>> = signature
         .parameters
         .iter()
-        .map(|parameter| match &parameter.name {
+        .zip(&told)
+        .map(|(parameter, told)| match &parameter.name {
             // What is left unused has no name; the comment may well give it one.
             ParamName::Named(name) if name.as_str().bytes().all(|b| b == b'_') => Slot::Nameless,
-            ParamName::Named(name) => Slot::Named(name, parameter.variadic),
+            ParamName::Named(name) => Slot::Named(told.as_ref().unwrap_or(name), parameter.variadic),
             ParamName::Destructured(keys) => Slot::AnyName(keys),
             ParamName::Unnamed | ParamName::Rest => Slot::Nameless,
         })
@@ -79,6 +81,19 @@ pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
         ),
         typeparams: side(doc, EntryKind::TypeParam, &types, None, false),
     }
+}
+
+/// Returns the name of a parameter without the underscore by which it is marked as left unused, where a comment knows it
+/// by that name alone.
+fn told_unused(doc: &DocComment, parameter: &Parameter) -> Option<Name> {
+    let name = parameter.named().filter(|_| parameter.exempt)?;
+    let bare = name.as_str().strip_prefix('_').filter(|bare| !bare.is_empty())?;
+    let told = |sought: &str| {
+        doc.entries_of(EntryKind::Param)
+            .flat_map(|entry| &entry.names)
+            .any(|name| name.name.as_str() == sought)
+    };
+    (told(bare) && !told(name.as_str())).then(|| Name::new(bare))
 }
 
 /// A parameter, as far as pairing looks at it.

@@ -66,6 +66,9 @@ pub(super) fn look_up(table: &[Tag], name: &str) -> (Option<Meaning>, MarkStandi
     let close = |near: &&str| (name.len() > 5 && !joined) || misses(near) <= 1;
     let near = near.filter(|near| !adds(near) && close(near));
     let found = near.and_then(|near| table.iter().find(|(known, _)| *known == near));
+    // `@aliases` is a project's own word, where `@alias` is no entry.
+    let plural = |known: &str| name.strip_suffix('s').or_else(|| name.strip_suffix("es")) == Some(known);
+    let found = found.filter(|(known, meaning)| !(matches!(meaning, Meaning::Mark) && plural(known)));
     match found {
         Some(&(known, meaning)) => (Some(meaning), MarkStanding::Near(known)),
         None => (None, MarkStanding::Unknown),

@@ -311,7 +311,10 @@ fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, u
     // A line of prose may begin with a variable of an object: `@store`.
     let may_be_variable = lines.dialect() == Dialect::Ruby
         && matches!(standing, MarkStanding::Near(known) if strsim::osa_distance(name, known) > 1);
-    if may_be_variable || name.contains('-') {
+    // So may an item of a list: `@store<Hash>:: what is in it`.
+    let typed = standing != MarkStanding::Known
+        && lines.text(rows.0)[offset_behind(lines, rows.0, name)..].starts_with('<');
+    if may_be_variable || typed || name.contains('-') {
         (meaning, standing) = (None, MarkStanding::Unknown);
     }
     let script = matches!(lines.dialect(), Dialect::JavaScript | Dialect::TypeScript);

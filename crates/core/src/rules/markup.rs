@@ -216,6 +216,7 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
         let closes_one = element.closes && open.iter().any(|(name, ..)| *name == element.name);
         let spoken_of = !closes_one && is_spoken_of(&text[element.end..]);
         let placeholder = has_placeholders && element.name.len() == 1;
+        let placeholder = placeholder || (element.like_type && !closes_one);
         if is_quoted(text, start, element.end) || spoken_of || placeholder {
             continue;
         }
@@ -292,6 +293,8 @@ struct Element {
     closes: bool,
     empty: bool,
     end: usize,
+    /// It may be a type parameter as well: `<T>`.
+    like_type: bool,
 }
 
 fn element_at(text: &str, start: usize) -> Option<Element> {
@@ -303,7 +306,7 @@ fn element_at(text: &str, start: usize) -> Option<Element> {
     if !rest[length..].starts_with(|c: char| c.is_whitespace() || matches!(c, '>' | '/')) {
         return None;
     }
-    // One capital letter is a type parameter; behind a name stand type arguments: `list<Table>`.
+    // Behind a name stand type arguments: `list<Table>`.
     let lower = name.to_ascii_lowercase();
     let argument =
         !closes && text[..start].ends_with(|c: char| c.is_alphanumeric() || matches!(c, '_' | '<' | '&'));
@@ -312,10 +315,7 @@ fn element_at(text: &str, start: usize) -> Option<Element> {
         let line = rest.split('\n').next().unwrap_or_default();
         line.contains(&format!("</{name}>"))
     };
-    if !ELEMENTS.contains(&lower.as_str())
-        || (single && capital)
-        || ((single || capital) && argument && !closed_later())
-    {
+    if !ELEMENTS.contains(&lower.as_str()) || ((single || capital) && argument && !closed_later()) {
         return None;
     }
     let close = rest.find('>')?;
@@ -326,7 +326,9 @@ fn element_at(text: &str, start: usize) -> Option<Element> {
         return None;
     }
     let end = start + 1 + usize::from(closes) + close + 1;
-    Some(Element { name: lower, closes, empty: attributes.ends_with('/'), end })
+    // One capital letter is a type parameter, unless it has attributes.
+    let like_type = single && capital && plain.is_empty();
+    Some(Element { name: lower, closes, empty: attributes.ends_with('/'), end, like_type })
 }
 
 /// Returns the ranges in which nothing is markup: inline code tags, code spans, fences, comments, verbatim parts,

@@ -28,3 +28,6 @@ public class Scale {
      */
     public void shown() {}
 }
+
+/** Weighs with <A HREF="scale.html">the scale</a> of a <B>type</B>, or a <T>. */
+class Linked {}

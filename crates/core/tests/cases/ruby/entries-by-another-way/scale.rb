@@ -1,0 +1,29 @@
+# Weighs crates.
+class Scale
+  # Levels a scale.
+  #
+  # @!macro [new] scale.options
+  #   @param opts [Hash] what to wait for
+  #
+  # @param name [String] which scale
+  # @macro scale.options
+  def level(name, opts)
+    name + opts
+  end
+
+  # Weighs a crate.
+  #
+  # @param crate [Object] what stands on it
+  # @aliases tip
+  def weigh(_crate)
+    nil
+  end
+
+  # The settings.
+  #
+  # === Returns
+  # @options<Hash>:: what is set
+  def options
+    @options
+  end
+end
