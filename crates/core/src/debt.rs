@@ -243,10 +243,12 @@ fn told_of<'a>(source: &'a Source, doc: &'a DocComment, demand: Owe) -> Vec<&'a 
 fn tag_aliases<'a>(source: &'a Source, doc: &DocComment) -> Vec<&'a str> {
     if doc.notation.as_str() == "commands" {
         // An item of a list there, by which some write their parameters.
+        // A project may have made a command for a parameter that many functions take: `\type_id`.
+        let own = doc.marks.iter().map(|mark| source.slice(mark.span).trim_start_matches(['@', '\\']));
         let items = doc.lines.iter().map(|line| source.slice(*line).trim_start());
         let items =
             items.filter_map(|line| line.strip_prefix("@arg ").or_else(|| line.strip_prefix("\\arg ")));
-        return items.filter_map(|item| item.split_whitespace().next()).collect();
+        return items.filter_map(|item| item.split_whitespace().next()).chain(own).collect();
     }
     if doc.notation.as_str() != "annotations" {
         return Vec::new();
@@ -330,6 +332,12 @@ fn sentence_answers(text: &str) -> bool {
         return false;
     }
     if [" is returned", " are returned", " be returned"].iter().any(|words| text.contains(words)) {
+        return true;
+    }
+    if ["eturn value is ", "eturn value will ", "eturn value indicates "]
+        .iter()
+        .any(|words| text.contains(words))
+    {
         return true;
     }
     let subjects =
@@ -458,6 +466,7 @@ mod tests {
     fn a_sentence_that_says_what_comes_back_answers_for_it() {
         assert!(sentence_answers("Takes one crate out. Returns false if there was none."));
         assert!(sentence_answers("Takes one crate out \n Returns the crate."));
+        assert!(sentence_answers("Called for each crate. The return value is taken for a mass."));
         assert!(!sentence_answers("Weighs it. The Returns of last year are left alone."));
         assert!(sentence_answers("Weighs it twice. This will return the mean."));
         assert!(sentence_answers("Weighs it twice. This method returns the mean."));

@@ -20,7 +20,7 @@ pub(super) static COMMANDS: Notation = Notation {
     writer: &fields::FieldWriter(&CommandLines),
 };
 
-const TABLE: &[Tag] = &[
+pub(super) const TABLE: &[Tag] = &[
     ("param", Meaning::Entry(EntryKind::Param)),
     ("tparam", Meaning::Entry(EntryKind::TypeParam)),
     ("return", Meaning::Entry(EntryKind::Returns)),
@@ -68,7 +68,7 @@ const TABLE: &[Tag] = &[
 ];
 
 /// Commands that say what or where a comment is, on a line of their own; text may follow them.
-const STRUCTURE: &[&str] = &[
+pub(super) const STRUCTURE: &[&str] = &[
     "addtogroup", "anchor", "callergraph", "callgraph", "category", "class", "cond", "concept", "def",
     "defgroup", "dir", "else", "elseif", "endcond", "endif", "endinternal", "enum", "extends", "file", "fn",
     "headerfile", "hideinitializer", "if", "ifnot", "implements", "ingroup", "interface", "internal",

@@ -20,7 +20,7 @@ pub(super) static REST: Notation = Notation {
     writer: &FieldWriter(&RestLines),
 };
 
-const TABLE: &[Tag] = &[
+pub(super) const TABLE: &[Tag] = &[
     ("param", Meaning::Entry(EntryKind::Param)),
     ("parameter", Meaning::Entry(EntryKind::Param)),
     ("arg", Meaning::Entry(EntryKind::Param)),

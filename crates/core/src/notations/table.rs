@@ -68,7 +68,14 @@ pub(super) fn look_up(table: &[Tag], name: &str) -> (Option<Meaning>, MarkStandi
     let found = near.and_then(|near| table.iter().find(|(known, _)| *known == near));
     // `@aliases` is a project's own word, where `@alias` is no entry.
     let plural = |known: &str| name.strip_suffix('s').or_else(|| name.strip_suffix("es")) == Some(known);
-    let found = found.filter(|(known, meaning)| !(matches!(meaning, Meaning::Mark) && plural(known)));
+    // What another notation knows is written from habit: `@ingroup` in PHP is not `@group`.
+    let of_another = || {
+        let mut tables = [super::commands::TABLE, super::rest::TABLE].into_iter().flatten();
+        tables.any(|&(known, meaning)| known == name && meaning == Meaning::Mark)
+            || super::commands::STRUCTURE.contains(&name)
+    };
+    let found =
+        found.filter(|(known, meaning)| *meaning != Meaning::Mark || !(plural(known) || of_another()));
     match found {
         Some(&(known, meaning)) => (Some(meaning), MarkStanding::Near(known)),
         None => (None, MarkStanding::Unknown),

@@ -61,9 +61,10 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
     let remark = [
         " because ", " we ", " i ", "we'", "i'm", "workaround", "in order to", "needs to be", "must be ",
         "not permitted", "presently", "for now", "so that ", "otherwise ", "as it ", "due to", "mark:",
-        "mark -", " hack", "note:", "note that", "go ahead", "should be ", "required by", "needed by",
-        "compatibility with", "backward", "testability", "for testing", "for tests", "when editing", " my ",
-        " your ", " so ", "might ", " odd ", "for plugins", "should never", "assumes ",
+        "mark -", " hack", "note:", "warning:", "note that", "go ahead", "should be ", "required by",
+        "needed by", "compatibility with", "backward", "testability", "for testing", "for tests",
+        "when editing", " my ", " your ", " so ", "might ", " odd ", "for plugins", "should never",
+        "assumes ",
     ];
     // What begins so leads elsewhere, or says what for.
     let leads = lower.trim_start_matches(|c: char| !c.is_alphabetic());

@@ -10,7 +10,8 @@ use super::{owner_of, waivers};
 use crate::index::{self, Family, FileFacts, Index, Member};
 use crate::languages;
 use crate::model::{
-    CommentId, Construction, DeclId, Dialect, DocComment, EntryKind, Level, NotationId, Outline, Signature,
+    CommentId, Construction, DeclId, Declaration, Dialect, DocComment, EntryKind, Level, NotationId, Outline,
+    Signature,
 };
 use crate::notations::{self, Lines, TagWords};
 use crate::reading::{INSTRUCTION, Language, Parsers, Wishes, goes_on_from};
@@ -238,6 +239,10 @@ fn reconcile(
     if language.ignores_case {
         spell_alike(outline, docs);
     }
+    if dialect == Dialect::Plain && language.notations.iter().any(|notation| notation.as_str() == "commands")
+    {
+        head_members(outline, docs, source);
+    }
     if !matches!(dialect, Dialect::Kotlin | Dialect::Ruby) {
         return;
     }
@@ -259,6 +264,26 @@ fn reconcile(
                 let before = source.text()[..parameter.span.start as usize].chars().next_back();
                 parameter.told |= before == Some('&');
             }
+        }
+    }
+}
+
+/// Takes what a comment says of a name that is the declaration's own for its description: `@load: what it weighs`, above the
+/// member `load`.
+fn head_members(outline: &Outline, docs: &mut HashMap<CommentId, DocComment>, source: &Source) {
+    let without = |declaration: &&Declaration| !declaration.kind.is_callable() && !declaration.kind.is_type();
+    for declaration in outline.declarations.iter().filter(without) {
+        let Some(doc) = declaration.comment.doc.and_then(|id| docs.get_mut(&id)) else { continue };
+        let [entry] = &doc.entries[..] else { continue };
+        let signed = |at: u32| source.text()[..at as usize].ends_with('@');
+        let of_itself = entry.kind == EntryKind::Param
+            && entry.name().is_some_and(|name| name.name == declaration.name && signed(name.span.start));
+        let below = doc.lines.iter().skip(entry.lines.0 as usize + 1);
+        let below = below.copied().find(|&line| !source.slice(line).trim().is_empty());
+        let said = doc.summary.or(entry.text).or(below);
+        if of_itself && said.is_some() {
+            doc.summary = said;
+            doc.entries.clear();
         }
     }
 }

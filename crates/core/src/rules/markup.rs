@@ -200,6 +200,7 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
     let mut parts = parts.into_iter().filter(|&at| at > 0).peekable();
     let mut open: Vec<(String, usize, usize)> = Vec::new();
     let mut faults: Vec<(String, usize, usize, bool)> = Vec::new();
+    let mut set_aside: Vec<String> = Vec::new();
     let mut at = 0;
     while let Some(found) = text[at..].find('<') {
         let start = at + found;
@@ -218,6 +219,7 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
         let placeholder = has_placeholders && element.name.len() == 1;
         let placeholder = placeholder || (element.like_type && !closes_one);
         if is_quoted(text, start, element.end) || spoken_of || placeholder {
+            set_aside.push(element.name);
             continue;
         }
         if element.closes {
@@ -226,6 +228,8 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
                     faults.extend(open.drain(place + 1..).map(|(name, from, upto)| (name, from, upto, true)));
                     open.pop();
                 }
+                // One that was set aside above, since it is spoken of, was opened all the same.
+                None if set_aside.contains(&element.name) => {}
                 None => faults.push((element.name, start, element.end, false)),
             }
         } else if !element.empty {
@@ -253,7 +257,17 @@ fn is_spoken_of(behind: &str) -> bool {
     let word = behind.split(|c: char| !c.is_alphanumeric()).next().unwrap_or_default();
     matches!(
         word,
-        "tag" | "tags" | "element" | "elements" | "markup" | "attribute" | "attributes" | "node" | "nodes"
+        "tag"
+            | "tags"
+            | "form"
+            | "forms"
+            | "element"
+            | "elements"
+            | "markup"
+            | "attribute"
+            | "attributes"
+            | "node"
+            | "nodes"
     )
 }
 

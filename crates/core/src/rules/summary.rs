@@ -2,7 +2,7 @@
 
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::model::{Entry, EntryKind, Kind, Level, RuleId};
+use crate::model::{Entry, EntryKind, Kind, Level, Mark, RuleId};
 use crate::naming::is_made_of_name;
 use crate::settings::Opening;
 use crate::text::{Span, VERBS, is_wordless, split_words, surely_says_more, third_person};
@@ -30,6 +30,11 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
         return;
     }
     let Some(first) = doc.entries.first() else { return };
+    // A command of the project's own may well carry it.
+    let own = |mark: &Mark| mark.lines.0 < first.lines.0 && mark.lines.1 > mark.lines.0 + 1;
+    if doc.notation.as_str() == "commands" && doc.marks.iter().any(own) {
+        return;
+    }
     let declaration = context.declaration();
     // `@prop {number} order what comes first`, above `order`: the entry describes what it stands on.
     let of_itself = |entry: &Entry| {

@@ -106,9 +106,9 @@ static BRACES: Braces = Braces {
     hash_comments: true,
 };
 
-/// A colon brings the type.
+/// A colon brings the type; one in a comment that stands there does not.
 fn typed_or_not(between: &str) -> Opens {
-    if between.contains(':') { Opens::Typed } else { Opens::Untyped }
+    if between.trim_start().starts_with(':') { Opens::Typed } else { Opens::Untyped }
 }
 
 /// The grammar of PHP.

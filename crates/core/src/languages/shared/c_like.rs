@@ -5,7 +5,12 @@ use crate::reading::CommentForm;
 
 /// Tells whether a comment is a banner: ornament, never documentation.
 fn is_banner(text: &str) -> bool {
-    text.starts_with("/***") || text.starts_with("////")
+    text.starts_with("/***") || text.starts_with("////") || is_line_of_box(text)
+}
+
+/// Tells whether a comment is an empty line of a box: `/**                **/`.
+pub(in crate::languages) fn is_line_of_box(text: &str) -> bool {
+    text.ends_with("**/") && text.bytes().all(|b| b"/* \t".contains(&b))
 }
 
 /// Tells whether a line of a comment opens with one of these tags.
