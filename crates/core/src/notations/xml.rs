@@ -15,11 +15,18 @@ pub(super) static XML: Notation = Notation {
     id: NotationId::new("xml"),
     looks_like: "<param name=\"name\">",
     read,
-    evidence: |lines| (0..lines.len()).filter(|&at| lines.text(at).contains('<')).count(),
+    evidence: |lines| (0..lines.len()).filter(|&at| opens_element(lines.trimmed(at))).count(),
     spelling,
     holds: |kind| kind != EntryKind::Yields,
     writer: &FieldWriter(&XmlLines),
 };
+
+/// Tells whether a line opens with an element that no other notation has.
+fn opens_element(line: &str) -> bool {
+    const OWN: &[&str] =
+        &["summary>", "param name=", "typeparam name=", "returns>", "exception cref=", "inheritdoc"];
+    line.strip_prefix('<').is_some_and(|inner| OWN.iter().any(|own| inner.starts_with(own)))
+}
 
 const TABLE: &[Tag] = &[
     ("summary", Meaning::Mark),

@@ -37,12 +37,13 @@ use crate::reading::{
 };
 use crate::text::{Source, Span};
 
-const COMMANDS: &[NotationId] = &[NotationId::new("commands")];
+/// Where the elements of C# are the custom, in C++ as well, they are read as such.
+const NOTATIONS: &[NotationId] = &[NotationId::new("commands"), NotationId::new("xml")];
 
 /// C.
 pub(super) static C: Language = Language {
     endings: &[".c", ".h"],
-    notations: COMMANDS,
+    notations: NOTATIONS,
     notation: NotationId::new("commands"),
     demand: Demand::of(Owe::BeyondSummary),
     generic: false,
@@ -56,7 +57,7 @@ pub(super) static C: Language = Language {
 /// C++.
 pub(super) static CPP: Language = Language {
     endings: &[".cpp", ".cc", ".cxx", ".c++", ".hpp", ".hh", ".hxx", ".h++", ".ipp", ".inl", ".tpp", ".ixx"],
-    notations: COMMANDS,
+    notations: NOTATIONS,
     notation: NotationId::new("commands"),
     demand: Demand::of(Owe::BeyondSummary),
     deprecation: Deprecation { comment_follows: true, code_follows: false },
