@@ -83,6 +83,7 @@ const TABLE: &[Tag] = &[
     ("table", Meaning::Mark),
     ("todo", Meaning::Mark),
     ("topic", Meaning::Mark),
+    ("brief", Meaning::Mark),
     ("type", Meaning::Mark),
     ("usage", Meaning::Mark),
     ("vararg", Meaning::Mark),
@@ -121,6 +122,14 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
         for entry in doc.entries.iter_mut().filter(|entry| entry.kind == EntryKind::Param) {
             entry.kind = EntryKind::Property;
         }
+    }
+    // The description may have a tag of its own.
+    if let Some(number) =
+        opens.iter().position(|(_, name)| *name == "brief").filter(|_| doc.summary.is_none())
+    {
+        let (at, name) = opens[number];
+        let end = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
+        super::summary::describe_from(&mut doc, lines, (at, lines.span_of(name).end), end);
     }
     // Where types stand at once behind the mark, the description may follow them.
     if doc.summary.is_none() && first == 0 && is_typed(lines, 0) {
@@ -187,6 +196,10 @@ fn read_entry(lines: &Lines<'_>, kind: EntryKind, tag: &str, rows: (usize, usize
     if type_first || (kind == EntryKind::Returns && typed) {
         let end = take_type(&mut found, rest);
         rest = rest[end..].trim_start();
+    } else if let Some((ty, after)) = rest.strip_prefix('{').and_then(|inner| inner.split_once('}')) {
+        // A type in braces, as scripts have it: `@param {number} load text`.
+        found.ty = Some(lines.span_of(ty));
+        rest = after.trim_start();
     }
     if matches!(kind, EntryKind::Param | EntryKind::Property | EntryKind::TypeParam) {
         let (word, after) = first_word(rest);

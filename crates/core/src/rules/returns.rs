@@ -167,7 +167,7 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
 /// Texts that only say that nothing comes back.
 const NOTHING: &[&str] = &[
     "never", "void", "none", "nothing", "null", "undefined", "nil", "unit", "n/a", "no value",
-    "no return value",
+    "no return value", "no return values", "no value is returned",
 ];
 
 /// Types that hold the value which comes back where nothing is said to.

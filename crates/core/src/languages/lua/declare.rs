@@ -46,6 +46,11 @@ fn callable<'t>(
         walk.field(function, "parameters").map_or(declaration.header_end, |list| walk.span(list).end);
     declaration.signature.parameters = parameters(walk, function);
     declaration.signature.receiver = Some(Name::new("self"));
+    if let (Some(owner), Some(first)) = (&path.owner, declaration.signature.parameters.first_mut()) {
+        // What is called by the table's own name is the table: `scale.weigh = function(scale, crate)`.
+        let table = owner.rsplit('.').next().unwrap_or_default();
+        first.exempt |= !path.method && first.named().is_some_and(|name| name.as_str() == table);
+    }
     declaration.signature.type_parameters = type_parameters(walk, function);
     declaration.signature.returns = returns(walk, function);
     declaration

@@ -142,8 +142,10 @@ impl Grammar for LuaGrammar {
         }
         let mark = if text.starts_with("---") { "---" } else { "--" };
         let rest = text.trim_start_matches('-').trim_start();
-        let directive =
-            ["luacheck:", "!", "stylua:", "selene:", "vim:"].iter().any(|word| rest.starts_with(word));
+        // `--!strict` speaks to the compiler, `--![scale](scale.png)` to readers.
+        let to_compiler = |rest: &str| rest.starts_with(|c: char| c.is_ascii_lowercase());
+        let directive = ["luacheck:", "stylua:", "selene:", "vim:"].iter().any(|word| rest.starts_with(word))
+            || rest.strip_prefix('!').is_some_and(to_compiler);
         // A mark that says what the file is, is the file's.
         let file = ["@module", "@script", "@classmod", "@meta"].iter().any(|word| rest.starts_with(word));
         let doc = match () {
