@@ -422,8 +422,11 @@ fn beyond_gap(outline: &Outline, source: &Source, name: &str, start: u32) -> Opt
     if free {
         return None;
     }
-    let first = texts.clone().next()?.split_whitespace().next().unwrap_or_default();
-    let speaks = (first == name && reads_as_documentation(source.slice(comment.span)))
+    let mut words = texts.clone().next()?.split_whitespace();
+    let first = words.next().unwrap_or_default();
+    // "Load and Weight are set by the scale" is about several.
+    let of_several = words.next().is_some_and(|second| matches!(second, "and" | "or" | "&" | "/"));
+    let speaks = (first == name && !of_several && reads_as_documentation(source.slice(comment.span)))
         || texts.any(|line| line.starts_with("@param ") || line.starts_with("@return "));
     speaks.then(|| Misplaced::Detached(id(at)))
 }

@@ -21,3 +21,12 @@ type (
 //
 // Deprecated: use Plan.
 func Old() {}
+
+// Lift and Lower move it up and down.
+
+func (c Crate) Lift() {}
+func (c Crate) Lower() {}
+
+// Tip empties it.
+
+func (c Crate) Tip() {}
