@@ -8,6 +8,7 @@ use super::{Lines, fields, fields::EntryLines};
 use crate::model::{
     Dialect, DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId, Surface,
 };
+use crate::text::narrow;
 
 /// The notation.
 pub(super) static COMMANDS: Notation = Notation {
@@ -195,11 +196,13 @@ fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, ch
         Some(number) => {
             let (at, _, name) = opens[number];
             let upto = end(number);
-            describe_from(doc, lines, (at, lines.span_of(name).end), upto);
+            describe_past(doc, lines, (at, lines.span_of(name).end), upto, opens);
             // The brief text ends with its paragraph, full stop or not.
-            doc.beyond_summary |= (at + 1..upto).any(|row| {
-                !lines.is_blank(row)
-                    && (lines.is_blank(row - 1) || opens.iter().any(|(open, ..)| *open == row))
+            // A command of structure (`@ingroup`) says nothing.
+            let command = |row: usize| opens.iter().find(|(open, ..)| *open == row).map(|&(.., name)| name);
+            doc.beyond_summary |= (at + 1..upto).filter(|&row| !lines.is_blank(row)).any(|row| {
+                let opened = command(row);
+                opened.map_or(lines.is_blank(row - 1), |name| !STRUCTURE.contains(&name))
             });
         }
         None => {
@@ -208,11 +211,11 @@ fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, ch
             match structural.last().filter(|_| !said_before) {
                 // `\internal Weighs a crate.`: the text may begin on the line.
                 Some(&(at, _, name)) if name == "internal" => {
-                    describe_from(doc, lines, (at, lines.span_of(name).end), end(0).max(at + 1));
+                    describe_past(doc, lines, (at, lines.span_of(name).end), end(0).max(at + 1), opens);
                 }
                 above => {
                     let from = above.map_or(0, |&(at, ..)| at + 1);
-                    describe_from(doc, lines, (from, 0), end(0).max(from));
+                    describe_past(doc, lines, (from, 0), end(0).max(from), opens);
                 }
             }
             if doc.summary.is_some() {
@@ -228,6 +231,33 @@ fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, ch
                 describe_from(doc, lines, (at, lines.span_of(name).end), upto);
             }
         }
+    }
+}
+
+/// Describes as `describe_from` does; lines with commands of structure are no part of a sentence.
+fn describe_past(
+    doc: &mut DocComment,
+    lines: &Lines<'_>,
+    (from, start): (usize, u32),
+    upto: usize,
+    opens: &[(usize, char, &str)],
+) {
+    let inside = |at: usize| from < at && at < upto;
+    let structure = opens.iter().find(|&&(at, _, name)| inside(at) && STRUCTURE.contains(&name));
+    let Some(&(first, ..)) = structure else {
+        describe_from(doc, lines, (from, start), upto);
+        return;
+    };
+    describe_from(doc, lines, (from, start), first);
+    if doc.summary.is_none() {
+        describe_from(doc, lines, (from, start), upto);
+        return;
+    }
+    let is_command = |row: usize| opens.iter().any(|&(at, ..)| at == row);
+    let last = (first..upto).rev().find(|&row| !lines.is_blank(row) && !is_command(row));
+    if let Some(last) = last {
+        doc.description.1 = narrow(last + 1);
+        doc.beyond_summary = true;
     }
 }
 

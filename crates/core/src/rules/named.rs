@@ -257,7 +257,12 @@ pub(super) fn empty(sort: &Sort, context: &Context<'_>, findings: &mut Findings<
 
 /// A description may stand where its type should: `load : float, the mass to lift.`
 fn is_sentence(ty: &str) -> bool {
-    ty.ends_with('.') && ty.split_whitespace().count() > 3
+    const SMALL: &[&str] =
+        &["a", "an", "the", "to", "with", "for", "from", "that", "which", "is", "in", "if", "when"];
+    let words = || ty.split_whitespace();
+    (ty.ends_with('.') && words().count() > 3)
+        || (words().count() > 5
+            && words().filter(|word| SMALL.contains(&word.to_lowercase().as_str())).count() > 1)
 }
 
 /// A description may be a formula or a range; ornament alone is none.

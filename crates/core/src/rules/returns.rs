@@ -336,9 +336,10 @@ fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
     for entry in entries(context).filter(|entry| entry.ty.is_none() && entry.value.is_none()) {
         let said =
             entry.text.is_some_and(|span| !is_wordless(context.slice(span)) || context.slice(span).len() > 2);
-        // A list below that its author did not indent.
+        // What stands directly below, which its author did not indent.
         let goes_on = context.doc.lines.get(entry.lines.1 as usize).is_some_and(|&line| {
-            entry.section > 0 && context.slice(line).trim_start().starts_with(['*', '-', '+', '`'])
+            let below = context.slice(line).trim();
+            entry.section > 0 && !below.is_empty() && !below.ends_with(':')
         });
         if !said && !goes_on {
             let message =

@@ -56,3 +56,17 @@ class Bare:
         Args:
             span: how far it reaches
         """
+
+
+def heave(scale: object, unit: object) -> float:
+    """Heave a scale.
+
+    Parameters
+    ----------
+    scale: A scale to heave with the crane
+    unit: list of float or None, optional
+
+    Returns:
+    float
+    """
+    return 1.0
