@@ -407,6 +407,36 @@ fn left_out_bodies_change_nothing_that_is_found() {
     );
 }
 
+#[test]
+#[expect(clippy::disallowed_methods, reason = "the harness reads files; the core does not")]
+fn left_out_bodies_change_no_declaration_of_any_case() {
+    let cases = std::path::Path::new(env!("CARGO_MANIFEST_DIR")).join("tests/cases");
+    let folders = |folder: &std::path::Path| -> Vec<std::path::PathBuf> {
+        std::fs::read_dir(folder)
+            .expect("it can be read")
+            .map(|entry| entry.expect("it is there").path())
+            .collect()
+    };
+    let mut compared = 0;
+    for path in folders(&cases).iter().flat_map(|language| folders(language)).flat_map(|case| folders(&case))
+    {
+        let name = path.file_name().and_then(|name| name.to_str()).expect("names are text");
+        let known = testing::settings("").language_of_file(name).is_some();
+        let Some(text) = std::fs::read_to_string(&path).ok().filter(|_| known && !name.ends_with(".txt"))
+        else {
+            continue;
+        };
+        let plain = testing::outline_text(name, &text, "");
+        // What is looked for in bodies has all of them read.
+        let whole = testing::outline_text(name, &text, "[rules]\n\"leftover.todo\" = \"note\"\n");
+        for line in plain.lines() {
+            assert!(whole.lines().any(|other| other == line), "{}: {line}\n{whole}", path.display());
+            compared += 1;
+        }
+    }
+    assert!(compared > 1000, "only {compared} declarations");
+}
+
 /// Tests of languages declare one name dozens of times over, each time with other supertypes; a search that
 /// went down every way through them would not come to its end.
 #[test]

@@ -74,8 +74,12 @@ pub(super) fn look_up(table: &[Tag], name: &str) -> (Option<Meaning>, MarkStandi
         tables.any(|&(known, meaning)| known == name && meaning == Meaning::Mark)
             || super::commands::STRUCTURE.contains(&name)
     };
-    let found =
-        found.filter(|(known, meaning)| *meaning != Meaning::Mark || !(plural(known) || of_another()));
+    let own = |known: &str, meaning: Meaning| match meaning {
+        Meaning::Entry(_) | Meaning::ParamType | Meaning::ReturnType => false,
+        Meaning::Mark => plural(known) || of_another(),
+        Meaning::Inherits | Meaning::Hidden | Meaning::Deprecated | Meaning::Surface(_) => plural(known),
+    };
+    let found = found.filter(|&&(known, meaning)| !own(known, meaning));
     match found {
         Some(&(known, meaning)) => (Some(meaning), MarkStanding::Near(known)),
         None => (None, MarkStanding::Unknown),
