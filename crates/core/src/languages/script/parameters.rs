@@ -37,6 +37,10 @@ fn parameter<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Option<Parameter> {
             let default = walk.field(node, "value");
             let mut found = pattern_parameter(walk, pattern)?;
             found.ty = annotated(walk, node);
+            // What is kept as a property is used, whatever its name.
+            let kept =
+                walk.child(node, Script::Modifier).is_some() || walk.text(node).starts_with("readonly ");
+            found.exempt &= !kept;
             found.default = default.map(|value| walk.span(value)).or(found.default);
             found.optional = kind == Script::OptionalParameter || found.default.is_some();
             Some(found)

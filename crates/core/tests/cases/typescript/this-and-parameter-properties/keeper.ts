@@ -28,3 +28,13 @@ declare global {
   /** Rings. */
   function ring(times: number): void;
 }
+
+/** Guards a door. */
+export class Guard {
+  /**
+   * Guards it. All night.
+   *
+   * @param door which one
+   */
+  constructor(private _door: string, readonly _lamp: number, _unused: boolean) {}
+}
