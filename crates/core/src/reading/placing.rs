@@ -86,6 +86,12 @@ impl Place<'_> {
         lines: &[String],
     ) -> Result<(Edit, String), &'static str> {
         let ending = self.source.line_ending();
+        // A comment between header and body stays above what it speaks of; a type in one has to stay where it is.
+        let mut at = header_end + self.comment_behind(header_end);
+        while self.source.slice(Span::new(at, span.end)).trim_start().starts_with("# type:") {
+            at = self.source.line_span(self.source.line(at) + 1).map_or(at, |line| line.end);
+        }
+        let header_end = at;
         let rest = self.source.slice(Span::new(header_end, span.end));
         let gap = rest.len() - rest.trim_start().len();
         if gap == rest.len() {
@@ -107,6 +113,13 @@ impl Place<'_> {
         let comment = wrap(Carrier::Docstring, lines, &indent, ending);
         let text = format!("{ending}{indent}{comment}{ending}{indent}");
         Ok((Edit { span: Span::new(header_end, body), text }, comment))
+    }
+
+    /// Returns how far the comment that closes the line of a header reaches behind the header's end.
+    fn comment_behind(self, header_end: u32) -> u32 {
+        let line = self.source.line_span(self.source.line(header_end)).map_or(header_end, |line| line.end);
+        let behind = self.source.slice(Span::new(header_end, line.max(header_end)));
+        if behind.trim_start().starts_with('#') { line - header_end } else { 0 }
     }
 
     /// Tells whether the line above an offset is a comment of the kind that is to be written.

@@ -139,13 +139,19 @@ fn start(walk: &Walk<'_, Python>, node: Node<'_>, outer: Node<'_>, kind: Kind) -
         declaration.excuses.push(Excuse::Tests);
     }
     if let Some(body) = walk.field(node, kinds::BODY) {
-        declaration.header_end = header_end(walk, walk.span(body).start);
+        declaration.header_end = header_end(walk, node, walk.span(body).start);
     }
     Some(declaration)
 }
 
 /// The signature ends with the colon before the body, whatever comments follow it.
-fn header_end(walk: &Walk<'_, Python>, body: u32) -> u32 {
+fn header_end(walk: &Walk<'_, Python>, node: Node<'_>, body: u32) -> u32 {
+    let mut cursor = node.walk();
+    let colon =
+        node.children(&mut cursor).find(|child| child.kind() == ":" && child.end_byte() <= body as usize);
+    if let Some(colon) = colon {
+        return walk.span(colon).end;
+    }
     let before = walk.source.text().get(..body as usize).unwrap_or_default().trim_end();
     u32::try_from(before.len()).unwrap_or(body)
 }
