@@ -242,9 +242,9 @@ fn told_of<'a>(source: &'a Source, doc: &'a DocComment, demand: Owe) -> Vec<&'a 
 /// of a type, `@crate first the crate to weigh`.
 fn tag_aliases<'a>(source: &'a Source, doc: &DocComment) -> Vec<&'a str> {
     if doc.notation.as_str() == "commands" {
-        // An item of a list there, by which some write their parameters.
         // A project may have made a command for a parameter that many functions take: `\type_id`.
         let own = doc.marks.iter().map(|mark| source.slice(mark.span).trim_start_matches(['@', '\\']));
+        // An item of a list there, by which some write their parameters.
         let items = doc.lines.iter().map(|line| source.slice(*line).trim_start());
         let items =
             items.filter_map(|line| line.strip_prefix("@arg ").or_else(|| line.strip_prefix("\\arg ")));
@@ -327,17 +327,15 @@ fn told(source: &Source, doc: &DocComment) -> String {
 /// Tells whether a sentence of a text, wherever it stands, begins with what comes back: `Returns the load`, `This will
 /// return the load`.
 fn sentence_answers(text: &str) -> bool {
+    const PHRASES: &[&str] = &[
+        " is returned", " are returned", " be returned", "eturn value is ", "eturn value will ",
+        "eturn value indicates ",
+    ];
     // Most texts have no word of it.
     if memchr::memmem::find(text.as_bytes(), b"eturn").is_none() {
         return false;
     }
-    if [" is returned", " are returned", " be returned"].iter().any(|words| text.contains(words)) {
-        return true;
-    }
-    if ["eturn value is ", "eturn value will ", "eturn value indicates "]
-        .iter()
-        .any(|words| text.contains(words))
-    {
+    if PHRASES.iter().any(|words| text.contains(words)) {
         return true;
     }
     let subjects =

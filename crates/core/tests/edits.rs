@@ -216,7 +216,7 @@ fn keyword_entries_stay_keyword_entries() {
     for (target, expected) in written {
         let there = recast(&file, target).expect("docstrings can be recast");
         assert!(there.text.contains(expected), "{target}:\n{}", there.text);
-        let told = if target == "numpy" { 1 } else { 0 };
+        let told = usize::from(target == "numpy");
         assert_eq!(there.losses.len(), told, "{target}: {:?}", there.losses);
     }
 }

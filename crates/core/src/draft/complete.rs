@@ -1,14 +1,13 @@
 //! What a comment that is there still lacks. Nothing that a person wrote is changed.
 
 use super::choose::{Drafted, Extent};
-use super::skeleton::{TagLines, entries, opens_entry, style, tag_lines};
+use super::skeleton::{TagLines, entries, lacking_tags, style, tag_lines};
 use crate::debt::{Debt, is_documented};
 use crate::model::{Carrier, DeclId, Declaration, Dialect, DocComment, EntryKind, RawComment};
 use crate::notations::{self, Addition, Lines, Notation, Order, WriteStyle};
 use crate::pairing::Match;
 use crate::reading::{Demand, Owe};
 use crate::review::{Examined, FileReading, Standings, examine};
-use crate::rules::lacking_tags;
 use crate::text::{Edit, Span};
 
 /// Completes a comment; nothing when it lacks nothing.
@@ -71,21 +70,14 @@ pub(super) fn complete(
     Ok(Some(Drafted { declaration: id, edits, comment }))
 }
 
-/// Writes the tags that a comment lacks: those that its kind requires, and that of a deprecation.
+/// Writes the tags that a comment lacks, sections last.
 fn lacking_lines(
     file: &FileReading<'_>,
     (declaration, doc): (&Declaration, &DocComment),
     (notation, style): (&Notation, &WriteStyle),
 ) -> Vec<String> {
-    let mut tags = lacking_tags(doc, &file.source, (file.settings, declaration.kind));
-    tags.retain(|tag| !opens_entry(tag));
-    // What the code says, the comment must say.
-    let silent = declaration.deprecated && !doc.deprecated && file.language.deprecation.comment_follows;
-    if silent && !tags.contains(&"deprecated") {
-        tags.push("deprecated");
-    }
     let (mut marks, mut sections) = (Vec::new(), Vec::new());
-    for tag in tags {
+    for tag in lacking_tags(file, declaration, Some(doc)) {
         match tag_lines(file, tag, (notation, style)) {
             TagLines::Mark(line) => marks.push(line),
             TagLines::Section(lines) => sections.extend(lines),

@@ -3,7 +3,7 @@
 use super::choose::{Drafted, Extent};
 use super::complete::complete;
 use super::inherit::Inherit;
-use super::skeleton::{TagLines, all_entries, opens_entry, style, tag_lines};
+use super::skeleton::{TagLines, all_entries, lacking_tags, style, tag_lines};
 use super::wording;
 use crate::model::{DeclId, Declaration, EntryKind};
 use crate::notations::{self, NewEntry, Notation, WriteStyle};
@@ -64,14 +64,7 @@ fn ordered(
         EntryKind::Property => rank(&["property"]),
     };
     entries.sort_by_key(of_entry);
-    let required = settings.required_tags.iter().filter(|(of, _)| *of == declaration.kind);
-    let mut tags: Vec<&str> =
-        required.flat_map(|(_, tags)| tags).map(String::as_str).filter(|tag| !opens_entry(tag)).collect();
-    // What the code says, the comment must say.
-    let deprecated = declaration.deprecated && file.language.deprecation.comment_follows;
-    if deprecated && !tags.contains(&"deprecated") {
-        tags.push("deprecated");
-    }
+    let mut tags = lacking_tags(file, declaration, None);
     tags.sort_by_key(|tag| rank(&[tag]));
     let mut lines = notation.writer.whole(summary, &entries, style);
     let head = notation.writer.whole(summary, &[], style).len();

@@ -2,9 +2,12 @@
 
 use super::wording;
 use crate::debt::Debt;
-use crate::model::{Dialect, EntryKind, Name, NotationId, ParamName, Parameter, Signature, Variadic};
+use crate::model::{
+    Declaration, Dialect, DocComment, EntryKind, Name, NotationId, ParamName, Parameter, Signature, Variadic,
+};
 use crate::notations::{NewEntry, Notation, TagWords, TypeCustom, WriteStyle};
 use crate::review::FileReading;
+use crate::rules;
 use crate::text::Span;
 
 /// Makes the entries that a debt asks for.
@@ -155,6 +158,25 @@ pub(super) fn style(file: &FileReading<'_>, notation: NotationId) -> WriteStyle 
     }
 }
 
+/// Returns the tags that a comment needs and lacks: those that its kind requires, and that of a deprecation, which the code
+/// says and the comment must say.
+pub(super) fn lacking_tags<'f>(
+    file: &'f FileReading<'_>,
+    declaration: &Declaration,
+    doc: Option<&DocComment>,
+) -> Vec<&'f str> {
+    let mut tags: Vec<&str> = match doc {
+        Some(doc) => rules::lacking_tags(doc, &file.source, (file.settings, declaration.kind)),
+        None => file.settings.required_tags_of(declaration.kind).collect(),
+    };
+    tags.retain(|tag| !opens_entry(tag));
+    let silent = declaration.deprecated && doc.is_none_or(|doc| !doc.deprecated);
+    if silent && file.language.deprecation.comment_follows && !tags.contains(&"deprecated") {
+        tags.push("deprecated");
+    }
+    tags
+}
+
 /// How a notation writes a tag that is required.
 pub(super) enum TagLines {
     /// On a line, among the entries.
@@ -184,7 +206,7 @@ pub(super) fn tag_lines(
 }
 
 /// Tells whether a tag opens an entry, which the signature asks for and no configuration.
-pub(super) fn opens_entry(tag: &str) -> bool {
+fn opens_entry(tag: &str) -> bool {
     const WORDS: &[&str] =
         &["param", "return", "returns", "throws", "raises", "exception", "yields", "yield", "tparam"];
     WORDS.iter().any(|word| tag.eq_ignore_ascii_case(word))

@@ -2,7 +2,9 @@
 //! text` and `@tparam type name text` without or ahead.
 
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
-use super::summary::{blank, complete, describe, entry, entry_name, first_word, mark, type_end};
+use super::summary::{
+    blank, complete, describe, describe_by_tag, entry, entry_name, first_word, mark, type_end,
+};
 use super::table::{Meaning, Tag, apply, look_up};
 use super::{Lines, fields, fields::EntryLines};
 use crate::model::{
@@ -48,6 +50,7 @@ const TABLE: &[Tag] = &[
     ("package", Meaning::Surface(Surface::Package)),
     ("ignore", Meaning::Hidden),
     ("alias", Meaning::Mark),
+    ("brief", Meaning::Mark),
     ("as", Meaning::Mark),
     ("async", Meaning::Mark),
     ("author", Meaning::Mark),
@@ -83,7 +86,6 @@ const TABLE: &[Tag] = &[
     ("table", Meaning::Mark),
     ("todo", Meaning::Mark),
     ("topic", Meaning::Mark),
-    ("brief", Meaning::Mark),
     ("type", Meaning::Mark),
     ("usage", Meaning::Mark),
     ("vararg", Meaning::Mark),
@@ -124,13 +126,7 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
         }
     }
     // The description may have a tag of its own.
-    if let Some(number) =
-        opens.iter().position(|(_, name)| *name == "brief").filter(|_| doc.summary.is_none())
-    {
-        let (at, name) = opens[number];
-        let end = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
-        super::summary::describe_from(&mut doc, lines, (at, lines.span_of(name).end), end);
-    }
+    describe_by_tag(&mut doc, lines, &opens, &["brief"]);
     // Where types stand at once behind the mark, the description may follow them.
     if doc.summary.is_none() && first == 0 && is_typed(lines, 0) {
         let after = opens.last().map_or(0, |&(at, _)| at + 1);

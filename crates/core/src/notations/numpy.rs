@@ -108,7 +108,6 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
             if let Some(last) = before.filter(|_| !types) {
                 // The condition of the one above, which its author did not indent.
                 sections::set_text(last, lines, text, upto);
-                last.lines.1 = narrow(upto);
                 continue;
             }
             if types {

@@ -69,6 +69,24 @@ pub(super) fn describe_from(
     doc.beyond_summary = has_second_sentence(said);
 }
 
+/// Takes the text of the first of some tags for the description, where there is no other; `opens` has the rows that tags
+/// open, with their names.
+pub(super) fn describe_by_tag(
+    doc: &mut DocComment,
+    lines: &Lines<'_>,
+    opens: &[(usize, &str)],
+    tags: &[&str],
+) {
+    if doc.summary.is_some() {
+        return;
+    }
+    let named = |name: &&str| opens.iter().position(|(_, open)| open == name);
+    let Some(number) = tags.iter().find_map(named) else { return };
+    let (at, name) = opens[number];
+    let end = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
+    describe_from(doc, lines, (at, lines.span_of(name).end), end);
+}
+
 /// Sets what follows from all the rest.
 pub(super) fn complete(doc: &mut DocComment) {
     let said = !doc.entries.is_empty() || !doc.marks.is_empty() || !doc.sections.is_empty();

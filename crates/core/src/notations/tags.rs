@@ -6,7 +6,7 @@
 use super::fields;
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
 use super::summary::{
-    blank, complete, describe, describe_from, entry, entry_name, first_word, mark, type_end,
+    blank, complete, describe, describe_by_tag, entry, entry_name, first_word, mark, type_end,
 };
 use super::table::{Meaning, Tag, apply, look_up};
 use super::{Lines, fields::EntryLines};
@@ -236,7 +236,7 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     doc.hidden |= (0..lines.len()).any(|at| lines.trimmed(at) == ":nodoc:");
     let first = (0..lines.len()).map(|at| lines.trimmed(at)).find(|line| !line.is_empty());
     doc.inherits |= lines.dialect() == Dialect::Ruby && first.is_some_and(|line| line.starts_with("(see "));
-    describe_by_tag(&mut doc, lines, &opens);
+    describe_by_tag(&mut doc, lines, &opens, DESCRIPTIONS);
     complete(&mut doc);
     doc
 }
@@ -277,18 +277,6 @@ fn read_directives<'s>(
 
 /// Tags that carry the description, where nothing stands before them.
 const DESCRIPTIONS: &[&str] = &["summary", "description", "desc", "classdesc"];
-
-/// Takes the text of a tag for the description, where there is no other.
-fn describe_by_tag(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, &str)]) {
-    if doc.summary.is_some() {
-        return;
-    }
-    let named = |name: &&str| opens.iter().position(|(_, open)| open == name);
-    let Some(number) = DESCRIPTIONS.iter().find_map(named) else { return };
-    let (at, name) = opens[number];
-    let end = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
-    describe_from(doc, lines, (at, lines.span_of(name).end), end);
-}
 
 /// A name with a capital is an annotation in prose, unless the table has it.
 fn is_tag(name: &str) -> bool {

@@ -282,10 +282,11 @@ impl<G: Grammar> GrammarReader<G> {
         wishes: Wishes<'_>,
         parsers: &mut Parsers,
     ) -> Option<(Tree, Given<'s>)> {
-        let lean = self.0.mask(source.text());
-        // What is called or remarked in a body shows in the body.
-        let whole = wishes.calls || wishes.remarks;
-        let given = if whole { lean.clone().with_all() } else { lean.clone() };
+        let mut given = self.0.mask(source.text());
+        if wishes.calls || wishes.remarks {
+            // What is called or remarked in a body shows in the body.
+            given = given.with_all();
+        }
         let begun = match parsers.parse_until_error(self.key(), self.0.table().language(), &given) {
             Some(tree) if !tree.root_node().has_error() => return Some((tree, given)),
             begun => begun.map(|tree| Attempt::of(tree, given.clone())),
@@ -298,7 +299,7 @@ impl<G: Grammar> GrammarReader<G> {
         let mut best = begun.or_else(|| self.attempt(given.clone(), parsers))?;
         if wishes.remarks && !best.errors.is_empty() {
             // No declaration is lost for the sake of remarks in bodies that the grammar cannot read.
-            best = best.or_better(self.attempt(lean, parsers));
+            best = best.or_better(self.attempt(self.0.mask(source.text()), parsers));
         }
         let mut seen = best.errors.clone();
         best = best.or_better(plainer);

@@ -87,25 +87,21 @@ impl Place<'_> {
     ) -> Result<(Edit, String), &'static str> {
         let ending = self.source.line_ending();
         // A comment between header and body stays above what it speaks of; a type in one has to stay where it is.
-        let mut at = header_end + self.comment_behind(header_end);
+        let mut at = self.behind_comment(header_end);
         while self.source.slice(Span::new(at, span.end)).trim_start().starts_with("# type:") {
             at = self.source.line_span(self.source.line(at) + 1).map_or(at, |line| line.end);
         }
-        let header_end = at;
-        let rest = self.source.slice(Span::new(header_end, span.end));
-        let gap = rest.len() - rest.trim_start().len();
-        if gap == rest.len() {
+        let body = self.first_code(at, span.end);
+        if body == span.end {
             return Err("it has no body; write one to hold the docstring");
         }
-        let body = header_end + Span::of(gap, gap).start;
-        let gap_text = &rest[..gap];
-        if gap_text.contains("\\") {
+        if self.source.slice(Span::new(body, span.end)).starts_with('\\') {
             return Err("its body is joined to it by a backslash; put it on a line of its own");
         }
-        if gap_text.contains('\n') {
+        if self.source.slice(Span::new(at, body)).contains('\n') {
             let indent = self.source.indent_at(body);
             let comment = wrap(Carrier::Docstring, lines, indent, ending);
-            let edit = Edit { span: Span::at(header_end), text: format!("{ending}{indent}{comment}") };
+            let edit = Edit { span: Span::at(at), text: format!("{ending}{indent}{comment}") };
             return Ok((edit, comment));
         }
         // A suite on the line of its header gets the line break and indentation it needs.
@@ -115,11 +111,21 @@ impl Place<'_> {
         Ok((Edit { span: Span::new(header_end, body), text }, comment))
     }
 
-    /// Returns how far the comment that closes the line of a header reaches behind the header's end.
-    fn comment_behind(self, header_end: u32) -> u32 {
+    /// Returns the end of the comment that closes the line of a header; the header's own end where there is none.
+    fn behind_comment(self, header_end: u32) -> u32 {
         let line = self.source.line_span(self.source.line(header_end)).map_or(header_end, |line| line.end);
         let behind = self.source.slice(Span::new(header_end, line.max(header_end)));
-        if behind.trim_start().starts_with('#') { line - header_end } else { 0 }
+        if behind.trim_start().starts_with('#') { line } else { header_end }
+    }
+
+    /// Returns where the first code behind `at` begins, comments passed over; `end` where there is none.
+    fn first_code(self, at: u32, end: u32) -> u32 {
+        let text = self.source.slice(Span::new(at, end));
+        let mut rest = text.trim_start();
+        while rest.starts_with('#') {
+            rest = rest.split_once('\n').map_or("", |(_, below)| below).trim_start();
+        }
+        end - Span::of(rest.len(), 0).start
     }
 
     /// Tells whether the line above an offset is a comment of the kind that is to be written.

@@ -161,10 +161,11 @@ fn speaks_of_several(lower: &str) -> bool {
 /// Tells whether a comment says where its file comes from: who made it, or what.
 pub(super) fn is_about_the_file(text: &str) -> bool {
     let lower = text.to_ascii_lowercase();
-    ["copyright", "license", "licence", "spdx", "generated", "do not edit", "do not modify"]
-        .iter()
-        .any(|mark| lower.contains(mark))
+    LICENCE.iter().chain(&["generated", "do not edit", "do not modify"]).any(|mark| lower.contains(mark))
 }
+
+/// Words of a licence, in lower case.
+const LICENCE: &[&str] = &["copyright", "license", "licence", "spdx", "(c)", "all rights reserved"];
 
 /// Tells whether an ordinary comment reads like documentation: no divider, licence, directive,
 /// reminder or commented-out code.
@@ -175,7 +176,6 @@ pub(super) fn reads_as_documentation(text: &str) -> bool {
         .collect();
     let lower = text.to_ascii_lowercase();
     let reminder = ["todo", "fixme", "xxx", "hack", "bug:", "nolint", "noqa", "type:", "noinspection"];
-    let licence = ["copyright", "license", "licence", "spdx", "(c)", "all rights reserved"];
     let directive = [
         // Whatever the program is that a line speaks to, these are the words for turning it off and on.
         "disable=", "disable-", "-disable", "disable:", "disable once", "disable all", "enable=", "-enable",
@@ -197,7 +197,7 @@ pub(super) fn reads_as_documentation(text: &str) -> bool {
     let divider = ["----", "====", "****", "####", "~~~~", "////", "____", "....", "<<<<", ">>>>"];
     words.len() >= 3
         && !listed
-        && !reminder.iter().chain(&licence).chain(&directive).any(|mark| lower.contains(mark))
+        && !reminder.iter().chain(LICENCE).chain(&directive).any(|mark| lower.contains(mark))
         && !divider.iter().any(|mark| text.contains(mark))
         && !text.lines().any(code_line)
 }

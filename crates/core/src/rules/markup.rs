@@ -216,8 +216,7 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
         // What closes an element does so, whatever follows.
         let closes_one = element.closes && open.iter().any(|(name, ..)| *name == element.name);
         let spoken_of = !closes_one && is_spoken_of(&text[element.end..]);
-        let placeholder = has_placeholders && element.name.len() == 1;
-        let placeholder = placeholder || (element.like_type && !closes_one);
+        let placeholder = (has_placeholders && element.name.len() == 1) || (element.like_type && !closes_one);
         if is_quoted(text, start, element.end) || spoken_of || placeholder {
             set_aside.push(element.name);
             continue;
@@ -253,22 +252,13 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
 
 /// Tells whether what follows an element speaks of it as one: `the <p> tag`.
 fn is_spoken_of(behind: &str) -> bool {
+    const WHAT: &[&str] = &[
+        "tag", "tags", "form", "forms", "element", "elements", "markup", "attribute", "attributes", "node",
+        "nodes",
+    ];
     let Some(behind) = behind.strip_prefix(' ') else { return false };
     let word = behind.split(|c: char| !c.is_alphanumeric()).next().unwrap_or_default();
-    matches!(
-        word,
-        "tag"
-            | "tags"
-            | "form"
-            | "forms"
-            | "element"
-            | "elements"
-            | "markup"
-            | "attribute"
-            | "attributes"
-            | "node"
-            | "nodes"
-    )
+    WHAT.contains(&word)
 }
 
 /// Tells whether quotation marks around an element make it a value that is spoken of.

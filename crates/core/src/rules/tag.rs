@@ -108,8 +108,7 @@ pub(crate) fn lacking<'s>(
     source: &Source,
     (settings, kind): (&'s LanguageSettings, Kind),
 ) -> Vec<&'s str> {
-    let wanted = settings.required_tags.iter().filter(|(of, _)| *of == kind);
-    let mut wanted = wanted.flat_map(|(_, tags)| tags).map(String::as_str).peekable();
+    let mut wanted = settings.required_tags_of(kind).peekable();
     if wanted.peek().is_none() || doc.inherits {
         return Vec::new();
     }

@@ -211,6 +211,12 @@ impl LanguageSettings {
         self.levels.get(&rule).copied().unwrap_or(Level::None)
     }
 
+    /// Returns the tags that comments of a kind of declaration must have.
+    pub fn required_tags_of(&self, kind: Kind) -> impl Iterator<Item = &str> {
+        let of_kind = self.required_tags.iter().filter(move |(of, _)| *of == kind);
+        of_kind.flat_map(|(_, tags)| tags).map(String::as_str)
+    }
+
     /// Tells whether the module at a path is one that others import.
     #[must_use]
     pub fn is_entry(&self, path: &str) -> bool {

@@ -29,7 +29,7 @@ use tree_sitter::Node;
 use self::kinds::C;
 use self::lexer::{Lexeme, Sort};
 use self::mask::Plainer;
-use crate::languages::shared::{is_line_of_box, is_test_path};
+use crate::languages::shared::{is_doc_block, is_test_path};
 use crate::model::{Carrier, Doc, NotationId, Outline};
 use crate::reading::{
     CommentForm, Demand, Deprecation, Given, Grammar, GrammarReader, Halves, Language, Next, Owe, Parsers,
@@ -307,13 +307,7 @@ impl Grammar for FamilyGrammar {
             _ if text.starts_with("///") && !text.starts_with("////") => line("///", free(Doc::Yes)),
             _ if text.starts_with("//!") => line("//!", free(Doc::Yes)),
             _ if text.starts_with("/*!") => block("/*!", free(Doc::Yes)),
-            _ if text.starts_with("/**")
-                && !text.starts_with("/***")
-                && text.len() > 4
-                && !is_line_of_box(text) =>
-            {
-                block("/**", free(Doc::Yes))
-            }
+            _ if is_doc_block(text) => block("/**", free(Doc::Yes)),
             _ if text.starts_with("/*") => block("/*", Doc::No),
             _ => line("//", Doc::No),
         }

@@ -149,11 +149,7 @@ fn header_end(walk: &Walk<'_, Python>, node: Node<'_>, body: u32) -> u32 {
     let mut cursor = node.walk();
     let colon =
         node.children(&mut cursor).find(|child| child.kind() == ":" && child.end_byte() <= body as usize);
-    if let Some(colon) = colon {
-        return walk.span(colon).end;
-    }
-    let before = walk.source.text().get(..body as usize).unwrap_or_default().trim_end();
-    u32::try_from(before.len()).unwrap_or(body)
+    colon.map_or(body, |colon| walk.span(colon).end)
 }
 
 /// Tells whether a method is one of an interface as `zope.interface` has them, which are written as they are called:

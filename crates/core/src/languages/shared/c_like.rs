@@ -9,8 +9,13 @@ fn is_banner(text: &str) -> bool {
 }
 
 /// Tells whether a comment is an empty line of a box: `/**                **/`.
-pub(in crate::languages) fn is_line_of_box(text: &str) -> bool {
+fn is_line_of_box(text: &str) -> bool {
     text.ends_with("**/") && text.bytes().all(|b| b"/* \t".contains(&b))
+}
+
+/// Tells whether a comment is `/** */` documentation.
+pub(in crate::languages) fn is_doc_block(text: &str) -> bool {
+    text.starts_with("/**") && text.len() > 4 && !is_banner(text)
 }
 
 /// Tells whether a line of a comment opens with one of these tags.
@@ -27,7 +32,7 @@ pub(in crate::languages) fn opens_with_tag(text: &str, tags: &[&str]) -> bool {
 
 /// Takes a comment as `/** */` documentation, `///` documentation, or an ordinary comment.
 pub(in crate::languages) fn block_form(text: &str) -> CommentForm {
-    let doc_block = text.starts_with("/**") && text.len() > 4 && !is_banner(text);
+    let doc_block = is_doc_block(text);
     let doc_line = text.starts_with("///") && !is_banner(text);
     let (carrier, doc) = if text.starts_with("/*") {
         (Carrier::Block { open: if doc_block { "/**" } else { "/*" }, close: "*/" }, doc_block)

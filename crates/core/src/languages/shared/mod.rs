@@ -16,7 +16,7 @@ pub(super) use bodies::{
     Braces, Heads, Opens, inside_comment, plain_words, ranges_without, without_found, without_plain_bodies,
 };
 pub(super) use branches::first_branches;
-pub(super) use c_like::{block_form, is_line_of_box, opens_with_tag};
+pub(super) use c_like::{block_form, is_doc_block, opens_with_tag};
 pub(super) use conditions::{note_guard, note_guard_in, note_guarded, raises_made, refuses_null};
 pub(super) use jvm::{JVM_AMBIENT, JVM_EXCEPTIONS, JVM_WORDS};
 pub(super) use members::narrow_by_type;
