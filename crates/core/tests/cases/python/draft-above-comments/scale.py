@@ -20,3 +20,12 @@ class Scale:  # of the yard
 
     # What a scale does on the side.
     def tip(self, by): return by
+
+
+def heave(by):
+# Out of line.
+    return by
+
+
+def lift(by): \
+    return by
