@@ -6,6 +6,7 @@
 mod commands;
 mod editing;
 mod exit;
+mod neighbours;
 mod options;
 mod report;
 mod session;

@@ -5,6 +5,7 @@ use std::path::{Path, PathBuf};
 
 use anyhow::Context;
 use vinequill_core::model::Finding;
+use vinequill_core::reading::Language;
 use vinequill_core::review::FileReading;
 use vinequill_core::settings::Settings;
 use vinequill_core::text::nearest;
@@ -389,8 +390,24 @@ impl Session {
 
     /// Reads another file of the project by its path in it.
     pub(crate) fn read_another(&self, path: &str) -> Option<FileReading<'_>> {
-        let file = self.files.iter().chain(&self.around).find(|file| file.shown == path)?;
+        self.read_found(self.files.iter().chain(&self.around).find(|file| file.shown == path)?)
+    }
+
+    /// Reads a file of the project by itself.
+    pub(crate) fn read_found(&self, file: &Found) -> Option<FileReading<'_>> {
         read_alone(file, self.nested.for_file(&file.path).unwrap_or(&self.project.settings))
+    }
+
+    /// Returns the files of the project below a folder, by its path in it, that are in a language or may be.
+    pub(crate) fn below(&self, folder: &str, language: &Language) -> Vec<&Found> {
+        let inside = |file: &&Found| {
+            let rest = file.shown.strip_prefix(folder);
+            file.language.family == language.family
+                && rest.is_some_and(|rest| folder.is_empty() || rest.starts_with('/'))
+        };
+        let mut found: Vec<&Found> = self.files.iter().chain(&self.around).filter(inside).collect();
+        found.sort_by(|a, b| a.shown.cmp(&b.shown));
+        found
     }
 
     /// Reads one file from standard input, as if it stood at `path`.

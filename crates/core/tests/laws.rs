@@ -299,6 +299,7 @@ fn new_entries(names: &[String], notation: &notations::Notation) -> Vec<notation
         name: name.cloned(),
         ty: None,
         optional: false,
+        only_read: false,
         text: "TODO: describe".to_owned(),
         rank,
     };
@@ -320,16 +321,24 @@ proptest! {
     #![proptest_config(ProptestConfig { cases: 60, failure_persistence: None, ..ProptestConfig::default() })]
 
     #[test]
-    fn what_a_notation_writes_it_reads_back(names in prop::collection::vec("[a-z][a-z_]{1,10}", 1..5)) {
+    fn what_a_notation_writes_it_reads_back(
+        names in prop::collection::vec("[a-z][a-z_]{1,10}", 1..5),
+        habits in any::<(bool, bool, bool, bool, bool, bool)>(),
+    ) {
         let mut names = names;
         names.sort();
         names.dedup();
         let style = notations::WriteStyle {
-            placeholder: "TODO: describe".to_owned(), step: "    ".to_owned(), separator: " ".to_owned(),
-            dialect: Dialect::Plain,
-            backslash: false,
-            brief: false,
-            align: false,
+            placeholder: "TODO: describe".to_owned(), step: "    ".to_owned(), dialect: Dialect::Plain,
+            hyphen: habits.0,
+            parted: habits.1,
+            listed: habits.2,
+            backslash: habits.3,
+            brief: habits.4,
+            align: if habits.5 { notations::Align::NamesAndTexts } else { notations::Align::No },
+            types: notations::TypeCustom::Never,
+            type_lines: false,
+            tight: false,
             words: notations::TagWords::default(),
         };
         for notation in notations::ALL {
@@ -355,11 +364,16 @@ fn every_notation_tells_its_own_comments_from_prose() {
     let style = notations::WriteStyle {
         placeholder: "x".to_owned(),
         step: "    ".to_owned(),
-        separator: " ".to_owned(),
         dialect: Dialect::Plain,
+        hyphen: false,
+        parted: true,
+        listed: false,
         backslash: false,
         brief: false,
-        align: false,
+        align: notations::Align::No,
+        types: notations::TypeCustom::Never,
+        type_lines: false,
+        tight: false,
         words: notations::TagWords::default(),
     };
     // Prose has nothing of its own.

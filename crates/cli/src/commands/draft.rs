@@ -12,6 +12,7 @@ use vinequill_project::{Decoded, Found, version_control_user};
 
 use crate::editing::{Change, How, Piece, Words, deliver, deliver_given, header_of};
 use crate::exit::{Done, Exit, Failure};
+use crate::neighbours::Neighbours;
 use crate::options::change::ChangeOptions;
 use crate::options::common::Common;
 use crate::session::Session;
@@ -108,7 +109,9 @@ impl Draft {
                 |path: &Path| file.path.starts_with(cwd.join(path)) || same(&file.path, &cwd.join(path));
             targets.iter().filter(|(path, _)| here(path)).map(|(_, aim)| aim.clone()).collect()
         };
+        let neighbours = Neighbours::new(&session);
         let visited = session.visit(&self.common, |file, reading, decoded| {
+            neighbours.lend(reading);
             (file.clone(), self.draft_file(&session, (reading, decoded), &aims(file)))
         })?;
         let (outcomes, unread) = (visited.files, visited.unread);
@@ -138,7 +141,9 @@ impl Draft {
         if aims.is_empty() {
             aims.push(Aim::All);
         }
+        let neighbours = Neighbours::new(&session);
         let mut visited = session.visit(&self.common, |_, reading, decoded| {
+            neighbours.lend(reading);
             self.draft_file(&session, (reading, decoded), &aims)
         })?;
         let exit = session.complain(visited.unread.iter());

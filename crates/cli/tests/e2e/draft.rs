@@ -374,3 +374,28 @@ fn what_is_written_above_already_is_not_written_again() {
     // Whoever names it gets it.
     assert!(workshop.run(&["draft", "--print", "A.java#weigh1"]).out.starts_with("/**"));
 }
+
+#[test]
+fn a_file_that_shows_no_habit_follows_its_folder() {
+    let told = "def weigh(load):\n    '''\n    Weigh a crate.\n\n    Args:\n        load: what it weighs in kg\n    '''\n    print(load)\n";
+    let bare = "def press(vat):\n    print(vat)\n";
+    let workshop = Workshop::with(&[
+        ("vinequill.toml", ""),
+        ("press/told.py", told),
+        ("press/bare.py", bare),
+        ("press/deep/bare.py", bare),
+        (
+            "cellar/told.py",
+            "def fill(vat):\n    \"\"\"Fill a vat.\n\n    @param vat: its number\n    \"\"\"\n    print(vat)\n",
+        ),
+        ("cellar/bare.py", bare),
+    ]);
+    let drafted = "'''\n    TODO: describe\n\n    Args:\n        vat: TODO: describe\n    '''\n";
+    assert_eq!(workshop.run(&["draft", "--print", "press/bare.py"]).out, drafted);
+    assert_eq!(workshop.run(&["draft", "--print", "press/deep/bare.py"]).out, drafted);
+    let cellar = workshop.run(&["draft", "--print", "cellar/bare.py"]).out;
+    assert_eq!(cellar, "\"\"\"TODO: describe\n\n    @param vat: TODO: describe\n    \"\"\"\n");
+    workshop.write("vinequill.toml", b"[languages.python]\nnotation = \"rest\"\n");
+    let configured = workshop.run(&["draft", "--print", "press/bare.py"]).out;
+    assert!(configured.contains("    :param vat: TODO: describe\n"), "{configured}");
+}

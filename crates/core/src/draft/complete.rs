@@ -21,7 +21,9 @@ pub(super) fn complete(
     let Some(raw) = declaration.comment.doc.map(|comment| file.outline.comment(comment)) else {
         return Ok(None);
     };
-    let Some(notation) = notations::get(doc.notation) else { return Ok(None) };
+    let shows_none = doc.entries.is_empty() && doc.marks.is_empty() && doc.sections.is_empty();
+    let notation = if shows_none { file.draft_notation() } else { doc.notation };
+    let Some(notation) = notations::get(notation) else { return Ok(None) };
     let mut examined = examine(file, standings, id, doc);
     if extent == Extent::Everything && examined.known {
         let debtor = crate::debt::Debtor {
@@ -34,11 +36,11 @@ pub(super) fn complete(
         examined.debt = Debt::of(&debtor, doc, &examined.pairing);
     }
     let lacking = lacking(file, doc, &examined);
-    let mut style = style(file, notation.id);
+    let mut style = style(file, notation);
     if is_colon_form(file, doc) {
         style.dialect = Dialect::Colon;
     }
-    let wanted = entries(file, examined.signature, &lacking, notation);
+    let wanted = entries(file, (examined.signature, declaration.header_end), &lacking, notation);
     let said = doc.entries.iter().any(|entry| entry.text.is_some());
     let no_summary = doc.summary.is_none() && !doc.inherits && (said || !wanted.is_empty());
     let asks_summary = no_summary && standings.is_asked(file, id);
@@ -174,10 +176,14 @@ impl<'f> Place<'f> {
         if let Some(framed) = Self::framed(file, raw) {
             return Ok(framed);
         }
+        let before = before_text(file, raw);
         Ok(match raw.carrier {
             Carrier::Lines { mark } => Self {
                 file,
-                prefix: format!("{indent}{mark} "),
+                prefix: before.unwrap_or_else(|| {
+                    let form = file.custom().dress(file.language.carrier).carried_by(raw.carrier);
+                    format!("{indent}{} ", form.rest().unwrap_or(mark))
+                }),
                 closing: String::new(),
                 ending,
                 open: 0,
@@ -185,16 +191,16 @@ impl<'f> Place<'f> {
                 frame: None,
             },
             Carrier::Block { open, close } => {
+                let several = text.contains('\n');
                 let starred = text.lines().skip(1).all(|line| line.trim_start().starts_with('*'));
                 let second = text.lines().nth(1).unwrap_or_default();
                 let lead = &second[..second.len() - second.trim_start().len()];
-                let prefix = match (text.lines().count(), starred) {
-                    (1, _) => format!("{indent} * "),
-                    (_, true) => format!("{lead}* "),
-                    (_, false) => lead.to_owned(),
-                };
-                let closing =
-                    if text.lines().count() > 1 && starred { lead.to_owned() } else { format!("{indent} ") };
+                let prefix = before.unwrap_or_else(|| match (several, starred) {
+                    (false, _) => format!("{indent} * "),
+                    (true, true) => format!("{lead}* "),
+                    (true, false) => lead.to_owned(),
+                });
+                let closing = if several && starred { lead.to_owned() } else { format!("{indent} ") };
                 Self { file, prefix, closing, ending, open: length(open), close: length(close), frame: None }
             }
             Carrier::Docstring => {
@@ -204,7 +210,7 @@ impl<'f> Place<'f> {
                     return Err("its docstring is joined of several strings; make it one in triple quotes");
                 }
                 let marks = if quotes { 3 } else { 1 };
-                let prefix = base_lead(file, raw).unwrap_or(indent);
+                let prefix = before.unwrap_or(indent);
                 let open = Span::of(opening + marks, 0).start;
                 Self {
                     file,
@@ -280,6 +286,9 @@ impl<'f> Place<'f> {
     /// The text of a block on one line gets a line of its own.
     fn opened(&self, raw: &RawComment) -> Option<Edit> {
         let [line] = raw.lines[..] else { return None };
+        if self.file.custom().dress(self.file.language.carrier).opens_with_text(raw.carrier) {
+            return None;
+        }
         let said = self.file.source.slice(line);
         let start = line.start + Span::of(said.len() - said.trim_start().len(), 0).start;
         let block = matches!(raw.carrier, Carrier::Block { .. });
@@ -362,11 +371,16 @@ fn is_single(text: &str) -> bool {
     text.len() > 1 && text.ends_with(quote) && !text[1..text.len() - 1].replace(['\\'], "").contains(quote)
 }
 
-/// Returns the white space before the least indented line of a docstring, the first set aside.
-fn base_lead(file: &FileReading<'_>, raw: &RawComment) -> Option<String> {
-    let lines = raw.lines.iter().skip(1).map(|&span| file.source.slice(span));
-    let leads = lines
-        .filter(|line| !line.trim().is_empty())
-        .map(|line| &line[..line.len() - line.trim_start().len()]);
-    leads.min_by_key(|lead| lead.len()).map(str::to_owned)
+/// Returns what stands before the text of the least indented line of a comment, the first set aside.
+fn before_text(file: &FileReading<'_>, raw: &RawComment) -> Option<String> {
+    let source = &file.source;
+    let indent = |line: &Span| {
+        let text = source.slice(*line);
+        text.len() - text.trim_start().len()
+    };
+    let said = raw.lines.iter().skip(1).filter(|line| !source.slice(**line).trim().is_empty());
+    let line = said.min_by_key(|line| indent(line))?;
+    let start = source.line_span(source.line(line.start))?.start;
+    let upto = Span::of(line.start as usize + indent(line), 0).start;
+    Some(source.slice(Span::new(start, upto)).to_owned())
 }

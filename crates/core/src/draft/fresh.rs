@@ -27,11 +27,12 @@ pub(super) fn fresh(
             Inherit::Mark | Inherit::None => taken,
         }));
     }
-    let Some(notation) = notations::get(file.notation) else { return Ok(None) };
+    let Some(notation) = notations::get(file.draft_notation()) else { return Ok(None) };
     let declaration = file.outline.declaration(id);
     let (signature, _) = signature_of(file, declaration);
-    let style = style(file, notation.id);
-    let wanted = all_entries(file, signature, &undocumented_debt(file, id), notation);
+    let style = style(file, notation);
+    let wanted =
+        all_entries(file, (signature, declaration.header_end), &undocumented_debt(file, id), notation);
     let opening =
         if file.language.opens_with_name { format!("{} ", declaration.name) } else { String::new() };
     let summary = match wording::summary(file, id) {
@@ -103,13 +104,13 @@ fn put(
 ) -> Result<Drafted, &'static str> {
     let declaration = file.outline.declaration(id);
     let ending = file.source.line_ending();
-    let carrier = file.language.carrier;
+    let dress = file.custom().dress(file.language.carrier);
     if let Some(span) = blank {
-        let comment = wrap(carrier, lines, file.source.indent_at(span.start), ending);
+        let comment = wrap(dress, lines, file.source.indent_at(span.start), ending);
         let edit = Edit { span, text: comment.clone() };
         return Ok(Drafted { declaration: id, edits: vec![edit], comment });
     }
-    let place = Place { source: &file.source, outline: &file.outline, carrier };
+    let place = Place { source: &file.source, outline: &file.outline, dress };
     let (edit, comment) = match file.language.place {
         CommentPlace::Above | CommentPlace::DirectlyAbove => place.above(declaration.span.start, lines)?,
         CommentPlace::Below => place.below(declaration.header_end, lines),

@@ -48,7 +48,8 @@ impl Inherit<'_> {
         };
         let Some(described) = described else { return Ok(None) };
         let Self::Copy(read) = self else {
-            let mark = notations::get(file.notation).and_then(|n| n.writer.inherits(file.language.dialect));
+            let mark =
+                notations::get(file.draft_notation()).and_then(|n| n.writer.inherits(file.language.dialect));
             return mark
                 .map(|mark| Some(vec![mark.to_owned()]))
                 .ok_or("its notation has no mark that takes over a comment; use --inherit copy");

@@ -3,22 +3,23 @@
 use super::wording;
 use crate::debt::Debt;
 use crate::model::{
-    Declaration, Dialect, DocComment, EntryKind, Name, NotationId, ParamName, Parameter, Signature, Variadic,
+    Carrier, Declaration, Dialect, DocComment, EntryKind, Name, ParamName, Parameter, Signature, Variadic,
 };
-use crate::notations::{NewEntry, Notation, TagWords, TypeCustom, WriteStyle};
+use crate::notations::{Align, NewEntry, Notation, TagWords, TypeCustom, WriteStyle};
 use crate::review::FileReading;
 use crate::rules;
 use crate::text::Span;
 
-/// Makes the entries that a debt asks for.
+/// Makes the entries that a debt asks for; the header of what has the signature ends at `from`.
 pub(super) fn entries(
     file: &FileReading<'_>,
-    signature: &Signature,
+    (signature, from): (&Signature, u32),
     debt: &Debt,
     notation: &Notation,
 ) -> Vec<NewEntry> {
-    let custom = notation.writer.types(file.language.dialect);
+    let custom = types(file, notation);
     let new = |kind, name, rank| new(file, kind, name, rank);
+    let directed = notation.id.as_str() == "commands" && file.custom().directed();
     let mut out = Vec::new();
     for (rank, parameter) in signature.type_parameters.iter().enumerate() {
         if debt.typeparams[rank] {
@@ -27,10 +28,11 @@ pub(super) fn entries(
     }
     for (rank, parameter) in signature.parameters.iter().enumerate() {
         if debt.params[rank] {
-            let name = shown_name(parameter);
+            let name = format!("{}{}", stars(file, parameter, notation), shown_name(parameter));
             let mut entry = new(EntryKind::Param, Some(name), rank);
             entry.ty = shown_type(file, parameter, custom);
             entry.optional = parameter.optional && parameter.variadic == Variadic::No;
+            entry.only_read = directed && rules::is_only_read(&file.source, parameter);
             out.push(entry);
         }
     }
@@ -49,7 +51,11 @@ pub(super) fn entries(
             signature.parameters.iter().filter_map(|p| p.named()).map(|name| name.as_str()).collect();
         let dialect = file.language.dialect;
         let code = |text: &str| notation.writer.code(text, dialect);
-        let told = thrown.condition.and_then(|at| wording::condition(file.source.slice(at), &names, &code));
+        let told = thrown.condition.and_then(|at| {
+            let head = signature.parameters.last().map_or(from, |last| from.max(last.span.end));
+            let before = file.source.slice(Span::new(head.min(at.start), at.start));
+            wording::condition(file.source.slice(at), &names, before, &code)
+        });
         if let Some(told) = told {
             entry.text = told;
         }
@@ -62,15 +68,15 @@ pub(super) fn entries(
 /// they are taken, which have no name to ask for.
 pub(super) fn all_entries(
     file: &FileReading<'_>,
-    signature: &Signature,
+    (signature, from): (&Signature, u32),
     debt: &Debt,
     notation: &Notation,
 ) -> Vec<NewEntry> {
-    let mut out = entries(file, signature, debt, notation);
+    let mut out = entries(file, (signature, from), debt, notation);
     if signature.hidden || !(notation.holds)(EntryKind::Param) {
         return out;
     }
-    let custom = notation.writer.types(file.language.dialect);
+    let custom = types(file, notation);
     for (rank, parameter) in signature.parameters.iter().enumerate() {
         let ParamName::Destructured(keys) = &parameter.name else { continue };
         if parameter.exempt || keys.is_empty() {
@@ -113,7 +119,15 @@ fn taken_apart(
 }
 
 fn new(file: &FileReading<'_>, kind: EntryKind, name: Option<String>, rank: usize) -> NewEntry {
-    NewEntry { kind, name, ty: None, optional: false, text: file.settings.placeholder.clone(), rank }
+    NewEntry {
+        kind,
+        name,
+        ty: None,
+        optional: false,
+        only_read: false,
+        text: file.settings.placeholder.clone(),
+        rank,
+    }
 }
 
 fn shown_name(parameter: &Parameter) -> String {
@@ -122,6 +136,21 @@ fn shown_name(parameter: &Parameter) -> String {
         ParamName::Rest => "...".to_owned(),
         ParamName::Unnamed | ParamName::Destructured(_) => "options".to_owned(),
     }
+}
+
+/// Returns the stars before the name of a parameter that collects others, where the comments of the language have them.
+fn stars(file: &FileReading<'_>, parameter: &Parameter, notation: &Notation) -> &'static str {
+    let customary = match notation.id.as_str() {
+        "google" | "numpy" => true,
+        "rest" | "epytext" => false,
+        _ => return "",
+    };
+    let stars = match parameter.variadic {
+        Variadic::No => return "",
+        Variadic::Positional => "*",
+        Variadic::Keywords => "**",
+    };
+    if file.custom().starred(customary) { stars } else { "" }
 }
 
 /// Returns the type to be written, as far as the code tells it.
@@ -136,25 +165,63 @@ fn shown_type(file: &FileReading<'_>, parameter: &Parameter, custom: TypeCustom)
     }
 }
 
-/// Returns a type on one line, without what would end a docstring.
+/// Returns a type on one line, without what would end a docstring or be an escape in one.
 fn written(file: &FileReading<'_>, ty: Span) -> String {
     let text = file.source.slice(ty).split_whitespace().collect::<Vec<_>>().join(" ");
-    text.trim_matches('"').replace("\"\"\"", "'").replace('\\', "\\\\")
+    let text = text.trim_matches('"');
+    match file.language.carrier {
+        Carrier::Docstring => text.replace("\"\"\"", "'").replace('\\', "\\\\"),
+        Carrier::Block { .. } | Carrier::Lines { .. } => text.to_owned(),
+    }
 }
 
 /// Returns how entries of a notation are written in this file.
-pub(super) fn style(file: &FileReading<'_>, notation: NotationId) -> WriteStyle {
+pub(super) fn style(file: &FileReading<'_>, notation: &Notation) -> WriteStyle {
     let dialect = file.language.dialect;
-    let habits = file.habits();
+    let custom = file.custom();
     WriteStyle {
         placeholder: file.settings.placeholder.clone(),
         step: file.source.step().to_owned(),
-        separator: if dialect == Dialect::TypeScript { " - " } else { " " }.to_owned(),
+        hyphen: custom.hyphen(dialect == Dialect::TypeScript),
+        parted: custom.parted(),
+        listed: custom.listed(),
+        types: types(file, notation),
+        type_lines: custom.type_lines(),
+        tight: custom.dress(file.language.carrier).tight(),
         dialect,
-        backslash: habits.backslash,
-        brief: habits.brief,
-        align: file.settings.align,
-        words: if notation == file.notation { habits.words } else { TagWords::default() },
+        backslash: custom.backslash(),
+        brief: custom.brief(),
+        align: if file.settings.align { custom.aligned().max(Align::Texts) } else { custom.aligned() },
+        words: if notation.id == file.draft_notation() { custom.words() } else { TagWords::default() },
+    }
+}
+
+/// Tells which types are written: the notation's custom, unless the comments around have another.
+fn types(file: &FileReading<'_>, notation: &Notation) -> TypeCustom {
+    let customary = notation.writer.types(file.language.dialect);
+    if notation.id.as_str() == "annotations" && file.custom().dress(file.language.carrier).tight() {
+        return TypeCustom::Always;
+    }
+    let typed = matches!(
+        file.language.dialect,
+        Dialect::JavaScript | Dialect::TypeScript | Dialect::Php | Dialect::Ruby
+    );
+    let free = match notation.id.as_str() {
+        "rest" | "google" | "epytext" => true,
+        "tags" => typed,
+        _ => false,
+    };
+    if !free || notation.id != file.draft_notation() {
+        return customary;
+    }
+    let custom = file.custom();
+    let open = custom.types_open(customary != TypeCustom::Never);
+    if custom.types_again(customary == TypeCustom::Always && open) {
+        TypeCustom::Always
+    } else if open {
+        TypeCustom::WhereSignatureHasNone
+    } else {
+        TypeCustom::Never
     }
 }
 

@@ -13,8 +13,9 @@ type Code<'c> = &'c dyn Fn(&str) -> String;
 const LONGEST: usize = 60;
 
 /// Puts the condition of a guard into words: "if `load` is negative". `names` are the parameters, `code` marks text
-/// as code. Nothing when the condition is too long or runs over lines.
-pub(super) fn condition(text: &str, names: &[&str], code: Code<'_>) -> Option<String> {
+/// as code, `before` is the body up to the condition. Nothing when the condition is too long, runs over lines, or is
+/// about what only the body knows.
+pub(super) fn condition(text: &str, names: &[&str], before: &str, code: Code<'_>) -> Option<String> {
     let mut bare = text.trim();
     while let Some(inner) = bare.strip_prefix('(').and_then(|rest| rest.strip_suffix(')')) {
         // The two may belong to different pairs.
@@ -26,10 +27,44 @@ pub(super) fn condition(text: &str, names: &[&str], code: Code<'_>) -> Option<St
     if bare.is_empty() || bare.contains('\n') || bare.chars().count() > LONGEST {
         return None;
     }
+    if words(bare).any(|(at, word)| !names.contains(&word) && is_free(bare, at) && is_set_in(before, word)) {
+        return None;
+    }
     let simple = emptiness(bare, names).or_else(|| comparison(bare, names, code));
     Some(match simple {
         Some((name, rest)) => format!("if {} {rest}", code(name)),
         None => format!("if {}", code(bare)),
+    })
+}
+
+/// Returns the words of code with their offsets in bytes.
+fn words(text: &str) -> impl Iterator<Item = (usize, &str)> {
+    text.split(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '$')))
+        .filter(|word| word.starts_with(|c: char| c.is_alphabetic() || matches!(c, '_' | '$')))
+        .map(|word| (word.as_ptr() as usize - text.as_ptr() as usize, word))
+}
+
+/// Tells whether a word is no part of something else: `load` in `load.weight`, not `weight`.
+fn is_free(text: &str, at: usize) -> bool {
+    !text[..at].ends_with(['.', '@', '"', '\'', '>'])
+}
+
+/// Tells whether code gives a name its value: by an assignment, in a loop, as the name of something caught.
+fn is_set_in(code: &str, name: &str) -> bool {
+    words(code).filter(|&(_, word)| word == name).any(|(at, _)| {
+        let behind = code[at + name.len()..].trim_start();
+        let before = code[..at].trim_end();
+        let assigned = behind.strip_prefix('=').is_some_and(|rest| !rest.starts_with(['=', '>', '~']));
+        let opens = ["as", "let", "var", "val", "const", "auto", "mut", "for", "foreach"];
+        let opened =
+            before.split(|c: char| !c.is_alphanumeric()).next_back().is_some_and(|w| opens.contains(&w));
+        // In a list that is assigned as a whole, too.
+        let listed = behind.starts_with(',')
+            && behind.lines().next().is_some_and(|line| {
+                line.split_once('=').is_some_and(|(list, rest)| !list.contains('(') && !rest.starts_with('='))
+            });
+        is_free(code, at)
+            && (assigned || behind.starts_with(":=") || behind.starts_with("in ") || opened || listed)
     })
 }
 
@@ -113,7 +148,8 @@ mod tests {
 
     #[test]
     fn simple_conditions_become_words() {
-        let said = |text: &str| condition(text, &["load", "crates", "crate"], &|code| format!("`{code}`"));
+        let said =
+            |text: &str| condition(text, &["load", "crates", "crate"], "", &|code| format!("`{code}`"));
         for (text, wanted) in [
             ("(load < 0)", "if `load` is negative"),
             ("load <= 0.0", "if `load` is not positive"),
@@ -129,5 +165,19 @@ mod tests {
             assert_eq!(said(text).as_deref(), Some(wanted));
         }
         assert_eq!(said("a\n|| b"), None);
+    }
+
+    #[test]
+    fn what_only_the_body_knows_is_not_told() {
+        let said = |before: &str, text: &str| condition(text, &["load"], before, &|code| code.to_owned());
+        for body in
+            ["rest = load - 1", "int rest = 1;", "let rest := 2", "for rest in load:", "a, rest = load"]
+        {
+            assert_eq!(said(body, "rest < load"), None, "{body}");
+        }
+        for body in ["self.rest = 1", "if rest == 1", "weigh(load, rest)", "rest.weigh()"] {
+            assert_eq!(said(body, "rest < load").as_deref(), Some("if rest < load"), "{body}");
+        }
+        assert_eq!(said("load = 1", "load < 0").as_deref(), Some("if load is negative"));
     }
 }

@@ -5,7 +5,7 @@ use std::collections::HashSet;
 
 use crate::model::{Carrier, DeclId, DocComment, RawComment};
 use crate::notations::Lines;
-use crate::reading;
+use crate::reading::{self, Dress};
 use crate::review::FileReading;
 use crate::text::{Edit, Source, Span};
 
@@ -297,7 +297,8 @@ impl<'f> Wrapping<'f> {
                     .split(ending)
                     .map(|line| line.strip_prefix(prefix).unwrap_or(line).to_owned())
                     .collect();
-                let whole = reading::wrap(Carrier::Block { open, close }, &lines, indent, ending);
+                let dress = Dress::of_carrier(Carrier::Block { open, close });
+                let whole = reading::wrap(dress, &lines, indent, ending);
                 Edit { span, text: whole }
             }
             Carrier::Docstring => {

@@ -9,6 +9,7 @@ mod ids;
 mod name;
 mod outline;
 mod signature;
+mod votes;
 
 pub use comment::{
     Carrier, CommentId, Dialect, Doc, DocComment, Entry, EntryKind, EntryName, Labels, Mark, MarkStanding,
@@ -24,3 +25,4 @@ pub use outline::{Call, Extension, ModuleLink, Outline, Receiver};
 pub use signature::{
     Answer, ClosedSet, Origin, ParamName, Parameter, Returns, Signature, Thrown, TypeParameter, Variadic,
 };
+pub(crate) use votes::Votes;

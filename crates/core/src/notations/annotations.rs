@@ -234,7 +234,11 @@ struct AnnotationLines;
 impl EntryLines for AnnotationLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
         let name = entry.name.as_deref().unwrap_or_default();
-        let head = spelling(entry.kind, name, style.dialect);
+        let mut head = spelling(entry.kind, name, style.dialect);
+        // Directly behind the mark a tag is read with a type.
+        if style.tight && matches!(entry.kind, EntryKind::Param | EntryKind::Returns) {
+            head = format!("{head} {}", entry.ty.as_deref().unwrap_or("any"));
+        }
         vec![format!("{head} {}", entry.text)]
     }
 

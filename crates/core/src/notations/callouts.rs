@@ -161,6 +161,11 @@ impl EntryLines for CalloutLines {
         vec![format!("{head} {}", entry.text)]
     }
 
+    fn listed(&self, entry: &NewEntry) -> Option<(&'static str, String)> {
+        let name = entry.name.as_deref()?;
+        Some(("- Parameters:", format!("  - {name}: {}", entry.text)))
+    }
+
     fn mark(&self, tag: &str, text: &str, _style: &WriteStyle) -> Option<String> {
         Some(format!("- {}: {text}", title(tag)))
     }

@@ -500,7 +500,10 @@ struct CommandLines;
 impl EntryLines for CommandLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
         let head = spelling(entry.kind, entry.name.as_deref().unwrap_or_default(), style.dialect);
-        vec![format!("{} {}", signed(&head, style), entry.text)]
+        let head = signed(&head, style);
+        let head = if entry.only_read { head.replacen("param ", "param[in] ", 1) } else { head };
+        let gap = style.gap(entry);
+        vec![format!("{head}{gap}{}", entry.text)]
     }
 
     fn summary(&self, summary: &str, style: &WriteStyle) -> Vec<String> {

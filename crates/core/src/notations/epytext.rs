@@ -90,8 +90,10 @@ impl EntryLines for EpytextLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
         let name = entry.name.as_deref().unwrap_or_default();
         let mut out = vec![format!("{} {}", spelling(entry.kind, name, style.dialect), entry.text)];
-        if let (Some(ty), EntryKind::Param) = (&entry.ty, entry.kind) {
-            out.push(format!("@type {name}: {ty}"));
+        match (&entry.ty, entry.kind) {
+            (Some(ty), EntryKind::Param) => out.push(format!("@type {name}: {ty}")),
+            (Some(ty), EntryKind::Returns) => out.push(format!("@rtype: {ty}")),
+            _ => {}
         }
         out
     }

@@ -1,6 +1,6 @@
 //! Writing in notations where an entry is a line or two of its own: tags, fields, elements.
 
-use super::{Addition, Lines, NewEntry, Order, TypeCustom, WriteStyle, Writer};
+use super::{Addition, Align, Lines, NewEntry, Order, TypeCustom, WriteStyle, Writer};
 use crate::model::{Dialect, DocComment, Entry, EntryKind};
 use crate::text::Span;
 
@@ -12,6 +12,11 @@ pub(super) trait EntryLines: Sync {
     /// Writes the summary.
     fn summary(&self, summary: &str, _style: &WriteStyle) -> Vec<String> {
         vec![summary.to_owned()]
+    }
+
+    /// Returns the heading of a list of parameters, and a parameter's item in it, where the notation has such lists.
+    fn listed(&self, _entry: &NewEntry) -> Option<(&'static str, String)> {
+        None
     }
 
     /// Tells when types are written.
@@ -60,11 +65,23 @@ impl FieldWriter {
 impl Writer for FieldWriter {
     fn whole(&self, summary: &str, entries: &[NewEntry], style: &WriteStyle) -> Vec<String> {
         let mut out = self.0.summary(&self.0.escape(summary), style);
-        if self.0.parted() && !entries.is_empty() {
+        if self.0.parted() && style.parted && !entries.is_empty() {
             out.push(String::new());
         }
         let mut lines: Vec<Vec<String>> = entries.iter().map(|entry| self.lines(entry, style)).collect();
-        if style.align {
+        let params = |entry: &&NewEntry| entry.kind == EntryKind::Param;
+        if style.listed && entries.iter().filter(params).count() > 1 {
+            let mut heading = true;
+            for (entry, lines) in entries.iter().zip(&mut lines).filter(|(entry, _)| params(entry)) {
+                let Some((title, item)) = self.0.listed(entry) else { continue };
+                *lines = if heading { vec![title.to_owned(), item] } else { vec![item] };
+                heading = false;
+            }
+        }
+        if style.align == Align::NamesAndTexts {
+            align_names(entries, &mut lines);
+        }
+        if style.align != Align::No {
             align(entries, &mut lines);
         }
         out.extend(lines.into_iter().flatten());
@@ -85,6 +102,11 @@ impl Writer for FieldWriter {
             if let ([line], Some(columns)) = (&mut text[..], Columns::of(doc, lines, entry.kind)) {
                 *line = columns.put(entry, line);
             }
+            let lead = lead(doc, lines, entry);
+            text.iter_mut().for_each(|line| line.insert_str(0, &lead));
+            if let Some((lead, (_, item))) = list_lead(doc, lines, entry).zip(self.0.listed(entry)) {
+                text = vec![format!("{}{}", " ".repeat(lead), item.trim_start())];
+            }
             if let Some(same) = out.iter_mut().find(|addition| addition.at == at) {
                 same.lines.extend(text);
                 continue;
@@ -92,7 +114,7 @@ impl Writer for FieldWriter {
             let mut added = Vec::new();
             // The first entries of a comment are parted from its description.
             let row_before = at.checked_sub(1).filter(|&row| !lines.is_blank(row) && !is_in_mark(doc, row));
-            if opens && self.0.parted() && row_before.is_some() {
+            if opens && self.0.parted() && style.parted && row_before.is_some() {
                 added.push(String::new());
             }
             added.extend(text);
@@ -146,7 +168,7 @@ impl Columns {
             Some((column(name.start)?, column(text.start)?, gap))
         };
         let places: Vec<_> = doc.entries_of(kind).map(place).collect::<Option<_>>()?;
-        let &(name, text, _) = places.first()?;
+        let Some(&(name, text, _)) = places.first() else { return Self::of_others(doc, lines) };
         let hyphen = places.iter().all(|(.., gap)| gap.trim_matches([' ', ']', ')']) == "-");
         // Several blanks before the text tell that somebody meant the column.
         let wide = |gap: &str| gap.len() > if hyphen { 3 } else { 1 } && (hyphen || gap.trim().is_empty());
@@ -161,6 +183,21 @@ impl Columns {
             text: meant.then(|| text.saturating_sub(lead)),
             hyphen,
         })
+    }
+
+    /// Reads the layout off the entries of other kinds: several blanks before all their texts, in one column.
+    fn of_others(doc: &DocComment, lines: &Lines<'_>) -> Option<Self> {
+        let column = |entry: &Entry| {
+            let line = lines.span_of(lines.text(entry.lines.0 as usize));
+            let before = entry.text.filter(|text| line.start <= text.start && text.start <= line.end)?;
+            let before = lines.source().slice(Span::new(line.start, before.start));
+            before.ends_with("  ").then(|| before.chars().count())
+        };
+        let columns: Vec<usize> = doc.entries.iter().map(column).collect::<Option<_>>()?;
+        let first = *columns.first()?;
+        let lead = lines.indent(doc.entries[0].lines.0 as usize);
+        let meant = columns.iter().all(|&column| column == first);
+        meant.then(|| Self { name: None, text: Some(first.saturating_sub(lead)), hyphen: false })
     }
 
     /// Lays out a new entry like the others, as far as it fits.
@@ -190,6 +227,54 @@ fn column_of_name(name: &str, column: usize) -> usize {
     column.saturating_sub(signs)
 }
 
+/// Tells what stands in columns in a comment; nothing where its entries would look the same either way.
+pub(crate) fn aligned(doc: &DocComment, lines: &Lines<'_>) -> Option<Align> {
+    let place = |entry: &Entry| {
+        let line = lines.span_of(lines.text(entry.lines.0 as usize));
+        let column =
+            |at: u32| lines.source().slice(Span::new(line.start, at.max(line.start))).chars().count();
+        let (name, text) = (entry.name()?.span, entry.text.filter(|text| text.start <= line.end)?);
+        let before = lines.source().slice(Span::new(line.start, name.start.max(line.start)));
+        Some((
+            before.trim_end_matches([' ', '$', '&', '*', '.']).chars().count(),
+            column(name.start),
+            column(name.end),
+            column(text.start),
+        ))
+    };
+    let places: Vec<_> = doc.entries_of(EntryKind::Param).filter_map(place).collect();
+    let first = places.first()?;
+    let all =
+        |same: fn(&(usize, usize, usize, usize)) -> usize| places.iter().all(|is| same(is) == same(first));
+    // Types of one length put the names below each other, and names of one length the texts.
+    let (heads, names, ends, texts) = (all(|is| is.0), all(|is| is.1), all(|is| is.2), all(|is| is.3));
+    match (texts, names) {
+        _ if places.len() < 2 || (heads && ends) => None,
+        (true, true) if !heads => Some(Align::NamesAndTexts),
+        (true, _) => Some(Align::Texts),
+        (false, _) => Some(Align::No),
+    }
+}
+
+/// Puts the names of parameters into one column, behind their types.
+fn align_names(entries: &[NewEntry], lines: &mut [Vec<String>]) {
+    let split = |entry: &NewEntry, line: &[String]| {
+        let [line] = line else { return None };
+        let name = entry.name.as_deref().filter(|_| entry.kind == EntryKind::Param)?;
+        let head = line.strip_suffix(entry.text.as_str())?;
+        let at = head.rfind(name)?;
+        let at = head[..at].rfind(' ')?;
+        Some((line[..at].to_owned(), line[at..].to_owned()))
+    };
+    let parts: Vec<_> = entries.iter().zip(&*lines).map(|(entry, line)| split(entry, line)).collect();
+    let width = parts.iter().flatten().map(|(head, _)| head.chars().count()).max().unwrap_or(0);
+    for (line, parts) in lines.iter_mut().zip(parts) {
+        if let Some((head, rest)) = parts {
+            *line = vec![format!("{head:<width$}{rest}")];
+        }
+    }
+}
+
 /// Puts the descriptions of entries of one kind into one column.
 fn align(entries: &[NewEntry], lines: &mut [Vec<String>]) {
     let head = |entry: &NewEntry, line: &str| {
@@ -214,6 +299,32 @@ fn align(entries: &[NewEntry], lines: &mut [Vec<String>]) {
             lines[at] = vec![format!("{head:<width$} {sign}{}", entries[at].text, width = widths[at])];
         }
     }
+}
+
+/// Returns how far the items of a list of parameters are indented beyond the comment's text; nothing where there is no
+/// such list, or the entry does not belong into it.
+fn list_lead(doc: &DocComment, lines: &Lines<'_>, entry: &NewEntry) -> Option<usize> {
+    let is_item = |found: &&Entry| found.name().is_some_and(|name| name.span == found.tag);
+    let item = doc.entries_of(EntryKind::Param).find(is_item).filter(|_| entry.kind == EntryKind::Param)?;
+    Some(lines.indent(item.lines.0 as usize).saturating_sub(least(lines)))
+}
+
+/// Returns the white space by which entries stand behind the comment's text.
+fn lead(doc: &DocComment, lines: &Lines<'_>, entry: &NewEntry) -> String {
+    let alike = doc.entries_of(entry.kind).next().or(doc.entries.first());
+    let row = alike.map(|entry| entry.lines.0).or(doc.marks.first().map(|mark| mark.lines.0));
+    let row = row.map(|row| row as usize).filter(|&row| row > 0 && row < lines.len());
+    let is_below = alike.is_none_or(|entry| entry.name().is_none_or(|name| name.span != entry.tag));
+    let by = row.filter(|_| is_below).map_or(0, |row| lines.indent(row).saturating_sub(least(lines)));
+    " ".repeat(by)
+}
+
+/// Returns the least indentation of the lines that say something; the first, which stands behind the opening mark, counts
+/// only where it is the only one.
+fn least(lines: &Lines<'_>) -> usize {
+    let said = |from: usize| (from..lines.len()).filter(|&row| !lines.is_blank(row));
+    let below = said(1).map(|row| lines.indent(row)).min();
+    below.or_else(|| said(0).map(|row| lines.indent(row)).min()).unwrap_or(0)
 }
 
 fn is_in_mark(doc: &DocComment, row: usize) -> bool {

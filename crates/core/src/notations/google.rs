@@ -210,7 +210,10 @@ impl SectionLines for Items<'_> {
 
     fn item(&self, entry: &NewEntry) -> Vec<String> {
         let (step, text) = (&self.0.step, &entry.text);
-        let Some(name) = &entry.name else { return vec![format!("{step}{text}")] };
+        let Some(name) = &entry.name else {
+            let ty = entry.ty.as_ref().map(|ty| format!("{ty}: ")).unwrap_or_default();
+            return vec![format!("{step}{ty}{text}")];
+        };
         let ty = match (&entry.ty, entry.optional) {
             (Some(ty), true) => format!(" ({ty}, optional)"),
             (Some(ty), false) => format!(" ({ty})"),

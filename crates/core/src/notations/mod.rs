@@ -25,8 +25,10 @@ mod tags;
 mod xml;
 
 pub use choose::{evident, read};
+pub(crate) use fields::aligned;
 pub use lines::Lines;
-pub use notation::{Addition, NewEntry, Notation, Order, TagWords, TypeCustom, WriteStyle, Writer};
+pub(crate) use notation::WordVotes;
+pub use notation::{Addition, Align, NewEntry, Notation, Order, TagWords, TypeCustom, WriteStyle, Writer};
 pub use sections::heading_meant;
 
 use crate::model::NotationId;

@@ -1,7 +1,7 @@
 //! What a notation is to the rest of the program.
 
 use super::Lines;
-use crate::model::{Dialect, DocComment, EntryKind, NotationId};
+use crate::model::{Dialect, DocComment, Entry, EntryKind, NotationId, Votes};
 use crate::text::{Source, Span};
 
 /// A way of writing entries in comments.
@@ -33,6 +33,18 @@ pub enum TypeCustom {
     Never,
 }
 
+/// What of the entries of one kind stands in columns.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, PartialOrd, Ord)]
+pub enum Align {
+    /// Nothing.
+    #[default]
+    No,
+    /// The descriptions.
+    Texts,
+    /// The names, behind types of different lengths, and the descriptions.
+    NamesAndTexts,
+}
+
 /// How entries are written where the file shows a habit.
 #[derive(Clone, Debug, PartialEq, Eq)]
 pub struct WriteStyle {
@@ -40,18 +52,36 @@ pub struct WriteStyle {
     pub placeholder: String,
     /// One step of indentation.
     pub step: String,
-    /// What is between a name and its text, where the notation leaves a choice (` - `).
-    pub separator: String,
+    /// A hyphen stands between a name and its text, where the notation leaves a choice.
+    pub hyphen: bool,
+    /// An empty line parts the description from the entries, where the notation leaves a choice.
+    pub parted: bool,
+    /// Several parameters stand in a list of their own, where the notation leaves a choice.
+    pub listed: bool,
+    /// Which types are written.
+    pub types: TypeCustom,
+    /// Types stand on lines of their own, where the notation leaves a choice.
+    pub type_lines: bool,
     /// How entries are spelt in this language.
     pub dialect: Dialect,
     /// Commands are written with a backslash.
     pub backslash: bool,
     /// The summary is marked as such.
     pub brief: bool,
-    /// The descriptions of entries stand in one column.
-    pub align: bool,
+    /// What of the entries stands in columns.
+    pub align: Align,
+    /// Tags stand directly behind the mark of a line, where that makes a difference.
+    pub tight: bool,
     /// The words that open entries.
     pub words: TagWords,
+}
+
+impl WriteStyle {
+    /// Returns what stands between an entry's head and its text.
+    pub(super) fn gap(&self, entry: &NewEntry) -> &'static str {
+        let named = matches!(entry.kind, EntryKind::Param | EntryKind::TypeParam | EntryKind::Property);
+        if self.hyphen && named { " - " } else { " " }
+    }
 }
 
 /// Words of tags that say the same, by what they open.
@@ -66,27 +96,41 @@ const SYNONYMS: [(EntryKind, &[&str]); 3] = [
 #[derive(Clone, Copy, Debug, Default, PartialEq, Eq)]
 pub struct TagWords([Option<&'static str>; SYNONYMS.len()]);
 
-impl TagWords {
-    /// Takes the words that are written most often in some comments.
-    #[must_use]
-    pub fn of<'d>(docs: impl Iterator<Item = &'d DocComment>, source: &Source) -> Self {
-        let mut counts = SYNONYMS.map(|(_, words)| vec![0_usize; words.len()]);
-        for entry in docs.flat_map(|doc| &doc.entries).filter(|entry| entry.value.is_none()) {
-            let kind = SYNONYMS.iter().position(|(kind, _)| *kind == entry.kind);
-            let Some(kind) = kind else { continue };
-            let word = tag_word(source.slice(entry.tag)).1;
-            if let Some(at) = SYNONYMS[kind].1.iter().position(|known| *known == word) {
-                counts[kind][at] += 1;
-            }
+/// The words that open entries, each with how often it was met.
+#[derive(Clone, Debug, Default)]
+pub(crate) struct WordVotes([Votes<&'static str>; SYNONYMS.len()]);
+
+impl WordVotes {
+    /// Counts the word that opens an entry.
+    pub(crate) fn add(&mut self, entry: &Entry, source: &Source) {
+        let kind = SYNONYMS.iter().position(|(kind, _)| *kind == entry.kind);
+        let Some(kind) = kind.filter(|_| entry.value.is_none()) else { return };
+        let word = tag_word(source.slice(entry.tag)).1;
+        if let Some(known) = SYNONYMS[kind].1.iter().find(|known| **known == word) {
+            self.0[kind].add(known);
         }
-        let mut words = [None; SYNONYMS.len()];
-        for ((word, counts), (_, known)) in words.iter_mut().zip(counts).zip(SYNONYMS) {
-            let most = counts.iter().copied().max().unwrap_or_default();
-            let mut first = counts.iter().zip(known).filter(|(count, _)| **count == most);
-            *word = match (first.next(), first.next()) {
-                (Some((_, word)), None) => Some(*word),
-                _ => None,
-            };
+    }
+
+    /// Counts the words that others count.
+    pub(crate) fn add_all(&mut self, others: &Self) {
+        for (votes, others) in self.0.iter_mut().zip(&others.0) {
+            votes.add_all(others);
+        }
+    }
+
+    /// Returns the words that were met most; of equals none.
+    pub(crate) fn most(&self) -> TagWords {
+        TagWords(self.0.each_ref().map(|votes| votes.most("").filter(|word| votes.is_most(*word))))
+    }
+}
+
+impl TagWords {
+    /// Takes from others the words that are missing here.
+    #[must_use]
+    pub fn or(self, others: Self) -> Self {
+        let mut words = self.0;
+        for (word, other) in words.iter_mut().zip(others.0) {
+            *word = word.or(other);
         }
         Self(words)
     }
@@ -129,6 +173,8 @@ pub struct NewEntry {
     pub ty: Option<String>,
     /// May be left out.
     pub optional: bool,
+    /// It is surely only read, and the comments of the file say so.
+    pub only_read: bool,
     /// The description: what the code tells, else the placeholder.
     pub text: String,
     /// The place among its kind in the signature, from 0.

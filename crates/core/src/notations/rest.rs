@@ -90,11 +90,15 @@ struct RestLines;
 impl EntryLines for RestLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
         let name = entry.name.as_deref().unwrap_or_default();
-        let named = match (&entry.ty, entry.kind) {
-            (Some(ty), EntryKind::Param) => format!("{ty} {name}"),
-            _ => name.to_owned(),
-        };
-        vec![format!("{} {}", spelling(entry.kind, &named, style.dialect), entry.text)]
+        let line = |name: &str| format!("{} {}", spelling(entry.kind, name, style.dialect), entry.text);
+        match (&entry.ty, entry.kind) {
+            (Some(ty), EntryKind::Param) if style.type_lines => {
+                vec![line(name), format!(":type {name}: {ty}")]
+            }
+            (Some(ty), EntryKind::Param) => vec![line(&format!("{ty} {name}"))],
+            (Some(ty), EntryKind::Returns) => vec![line(name), format!(":rtype: {ty}")],
+            _ => vec![line(name)],
+        }
     }
 
     fn code(&self, text: &str, _dialect: Dialect) -> String {

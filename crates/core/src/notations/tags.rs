@@ -562,6 +562,16 @@ impl EntryLines for TagLines {
         let ty = entry.ty.as_deref();
         let has_type = matches!(entry.kind, EntryKind::Param | EntryKind::Returns | EntryKind::Yields);
         let head = match (style.dialect, entry.kind) {
+            _ if has_type && style.types == TypeCustom::Never => spelling(entry.kind, name, style.dialect),
+            (Dialect::TypeScript, EntryKind::Param) if ty.is_some() => {
+                format!("@param {{{}}} {name}", ty.unwrap_or_default())
+            }
+            (Dialect::TypeScript, EntryKind::Returns) if ty.is_some() => {
+                format!("@returns {{{}}}", ty.unwrap_or_default())
+            }
+            (Dialect::Php, _) if has_type && ty.is_none() && style.types != TypeCustom::Always => {
+                spelling(entry.kind, name, style.dialect)
+            }
             (Dialect::JavaScript, EntryKind::Param) if entry.optional => {
                 format!("@param {{{}}} [{name}]", ty.unwrap_or("*"))
             }
@@ -575,12 +585,7 @@ impl EntryLines for TagLines {
             }
             _ => spelling(entry.kind, name, style.dialect),
         };
-        let gap = if entry.name.is_some() && entry.kind != EntryKind::Throws {
-            style.separator.as_str()
-        } else {
-            " "
-        };
-        vec![format!("{head}{gap}{}", entry.text)]
+        vec![format!("{head}{}{}", style.gap(entry), entry.text)]
     }
 
     fn code(&self, text: &str, dialect: Dialect) -> String {

@@ -1,61 +1,74 @@
 //! Puts lines of text into what carries them: a block comment, a run of line comments, a docstring.
 
+use super::dress::{Dress, Layout};
 use crate::model::Carrier;
 
-/// Wraps lines as a comment. `indent` goes before every line but the first.
-pub(crate) fn wrap(carrier: Carrier, lines: &[String], indent: &str, ending: &str) -> String {
-    let mut out = String::new();
-    match carrier {
-        Carrier::Block { open, close } => {
-            let [only] = lines else {
-                out.push_str(open);
-                if close != "*/" {
-                    // A mark of its own closes it: the lines between need no asterisk.
-                    for line in lines {
-                        let text = format!("{indent} {}", spaced(&escaped(line, close)));
-                        out.push_str(ending);
-                        out.push_str(text.trim_end());
-                    }
-                    out.push_str(&format!("{ending}{indent}{close}"));
-                    return out;
-                }
-                for line in lines {
-                    out.push_str(&format!("{ending}{indent} *{}", spaced(&escaped(line, close))));
-                }
-                out.push_str(&format!("{ending}{indent} {close}"));
-                return out;
-            };
-            out.push_str(&format!("{open}{} {close}", spaced(&escaped(only, close))));
-        }
+/// Wraps lines as a comment, as it is put down in the file. `indent` goes before every line but the first.
+pub(crate) fn wrap(dress: Dress, lines: &[String], indent: &str, ending: &str) -> String {
+    let form = dress.form(lines);
+    match form.carrier {
         Carrier::Lines { mark } => {
-            for (at, line) in lines.iter().enumerate() {
-                if at > 0 {
-                    out.push_str(ending);
-                    out.push_str(indent);
-                }
-                out.push_str(mark);
-                out.push_str(&spaced(line));
-            }
+            let rest = form.rest.unwrap_or(mark);
+            let marks = std::iter::once(mark).chain(std::iter::repeat(rest));
+            let put = |(line, mark): (&String, &str)| match form.tight && line.starts_with('@') {
+                true => format!("{mark}{line}"),
+                false => format!("{mark}{}", spaced(line)),
+            };
+            let lines: Vec<String> = lines.iter().zip(marks).map(put).collect();
+            lines.join(&format!("{ending}{indent}"))
+        }
+        Carrier::Block { open, close } => {
+            let lines: Vec<String> = lines.iter().map(|line| escaped(line, close)).collect();
+            block((open, close), form.layout, &lines, (indent, ending))
         }
         Carrier::Docstring => {
-            out.push_str("\"\"\"");
-            for (at, line) in lines.iter().enumerate() {
-                if at > 0 {
-                    out.push_str(ending);
-                    if !line.is_empty() {
-                        out.push_str(indent);
-                    }
-                }
-                out.push_str(&line.replace("\"\"\"", "'''"));
-            }
-            if lines.len() > 1 {
-                out.push_str(ending);
-                out.push_str(indent);
-            }
-            out.push_str("\"\"\"");
+            let quotes = form.quotes;
+            let other = if quotes == "'''" { "\"\"\"" } else { "'''" };
+            let lines: Vec<String> = lines.iter().map(|line| line.replace(quotes, other)).collect();
+            docstring(quotes, form.layout, &lines, (indent, ending))
         }
     }
-    out
+}
+
+fn block(
+    (open, close): (&str, &str),
+    layout: Layout,
+    lines: &[String],
+    (indent, ending): (&str, &str),
+) -> String {
+    let Layout::Lines { opens, star, lead, gap, tail } = layout else {
+        let text: String = lines.iter().map(|line| spaced(line)).collect();
+        return format!("{open}{text} {close}");
+    };
+    let mut out = open.to_owned();
+    for (at, line) in lines.iter().enumerate() {
+        if at == 0 && opens {
+            out.push_str(&spaced(line));
+            continue;
+        }
+        let text = if star { format!("*{}{line}", " ".repeat(gap)) } else { line.clone() };
+        let line = format!("{indent}{}{text}", " ".repeat(lead));
+        out.push_str(ending);
+        out.push_str(line.trim_end());
+    }
+    format!("{out}{ending}{indent}{}{close}", " ".repeat(tail))
+}
+
+fn docstring(quotes: &str, layout: Layout, lines: &[String], (indent, ending): (&str, &str)) -> String {
+    let Layout::Lines { opens, .. } = layout else {
+        return format!("{quotes}{}{quotes}", lines.concat());
+    };
+    let mut out = quotes.to_owned();
+    for (at, line) in lines.iter().enumerate() {
+        if at > 0 || !opens {
+            out.push_str(ending);
+            if !line.is_empty() {
+                out.push_str(indent);
+            }
+        }
+        out.push_str(line);
+    }
+    format!("{out}{ending}{indent}{quotes}")
 }
 
 fn spaced(line: &str) -> String {
@@ -111,13 +124,15 @@ mod tests {
 
     #[test]
     fn one_line_stays_one_line() {
-        let block = Carrier::Block { open: "/**", close: "*/" };
+        let block = Dress::of_carrier(Carrier::Block { open: "/**", close: "*/" });
+        let docstring = Dress::of_carrier(Carrier::Docstring);
+        let slashes = Dress::of_carrier(Carrier::Lines { mark: "///" });
         assert_eq!(wrap(block, &lines("Weighs."), "", "\n"), "/** Weighs. */");
         assert_eq!(
             wrap(block, &lines("Weighs.\n\n@return kg"), "  ", "\n"),
             "/**\n   * Weighs.\n   *\n   * @return kg\n   */"
         );
-        assert_eq!(wrap(Carrier::Docstring, &lines("Weigh."), "", "\n"), "\"\"\"Weigh.\"\"\"");
-        assert_eq!(wrap(Carrier::Lines { mark: "///" }, &lines("a\n\nb"), " ", "\n"), "/// a\n ///\n /// b");
+        assert_eq!(wrap(docstring, &lines("Weigh."), "", "\n"), "\"\"\"Weigh.\"\"\"");
+        assert_eq!(wrap(slashes, &lines("a\n\nb"), " ", "\n"), "/// a\n ///\n /// b");
     }
 }

@@ -3,13 +3,14 @@
 //! `mask` decides what the grammar is given; `walk` goes through the tree once and asks the language's
 //! `Grammar` what a node declares or does; `tree` is asked as a whole; `flow` works out what leaves a body; `gather` takes the comments
 //! on the way, `comments` takes them apart into lines; `classes` tells what shows in colours; `attach` finds out which declaration each belongs to, `remarks` which ordinary ones describe it.
-//! The other way round, `carrying` puts lines into comment marks, and `placing` puts a comment where its
+//! The other way round, `dress` tells how a file puts its comments down, `carrying` puts lines into comment marks, and `placing` puts a comment where its
 //! readers look for it.
 
 mod attach;
 mod carrying;
 mod classes;
 mod comments;
+mod dress;
 mod flow;
 mod gather;
 mod grammar;
@@ -25,6 +26,7 @@ pub use attach::{Custom, INSTRUCTION, attach, goes_on_from, headed_subject, name
 pub(crate) use carrying::wrap;
 pub use classes::Class;
 pub use comments::{block_lines, line_run_text, without_mark};
+pub(crate) use dress::{Dress, DressVotes};
 pub use flow::{Hierarchy, Raised, Types};
 pub(crate) use grammar::kinds;
 pub use grammar::{Action, CommentForm, Grammar, GrammarReader, Next, Table, Vocabulary};

@@ -1,6 +1,7 @@
 //! Finds the place of a comment that is to be written, and puts it there.
 
 use super::carrying::{broken, wrap};
+use super::dress::Dress;
 use crate::model::{Carrier, Outline};
 use crate::text::{Edit, Source, Span};
 
@@ -11,8 +12,8 @@ pub(crate) struct Place<'s> {
     pub(crate) source: &'s Source,
     /// What is declared in it.
     pub(crate) outline: &'s Outline,
-    /// What carries doc comments in its language.
-    pub(crate) carrier: Carrier,
+    /// How comments are put down in it.
+    pub(crate) dress: Dress,
 }
 
 impl Place<'_> {
@@ -25,13 +26,13 @@ impl Place<'_> {
         if self.is_first_on_line(start) || self.outline.columns.is_some() {
             let comment = self.wrapped(&indent, lines);
             // Lines of a comment on something else would run on into this one.
-            let gap = if self.follows_lines(start) { ending } else { "" };
+            let gap = if self.follows_lines(start, lines) { ending } else { "" };
             let text = format!("{gap}{indent}{comment}{ending}");
             return Ok((Edit { span: Span::at(self.line_start(start)), text }, comment));
         }
         // Other code stands before it on its line: the one-line block form goes between, where that code ends.
         let before = self.source.slice(Span::new(self.line_start(start), start)).trim_end();
-        let has_blocks = match self.carrier {
+        let has_blocks = match self.dress.form(lines).carrier {
             Carrier::Block { close, .. } => close == "*/",
             Carrier::Lines { mark } => mark.starts_with('/'),
             Carrier::Docstring => false,
@@ -47,7 +48,7 @@ impl Place<'_> {
         } else {
             text.first().copied().unwrap_or_default().to_owned()
         };
-        let comment = wrap(block, &[first], &indent, ending);
+        let comment = wrap(Dress::of_carrier(block), &[first], &indent, ending);
         Ok((Edit { span: Span::at(start), text: format!("{comment} ") }, comment))
     }
 
@@ -100,13 +101,13 @@ impl Place<'_> {
         }
         if self.source.slice(Span::new(at, body)).contains('\n') {
             let indent = self.source.indent_at(body);
-            let comment = wrap(Carrier::Docstring, lines, indent, ending);
+            let comment = wrap(self.dress, lines, indent, ending);
             let edit = Edit { span: Span::at(at), text: format!("{ending}{indent}{comment}") };
             return Ok((edit, comment));
         }
         // A suite on the line of its header gets the line break and indentation it needs.
         let indent = format!("{}{}", self.source.indent_at(span.start), self.source.step());
-        let comment = wrap(Carrier::Docstring, lines, &indent, ending);
+        let comment = wrap(self.dress, lines, &indent, ending);
         let text = format!("{ending}{indent}{comment}{ending}{indent}");
         Ok((Edit { span: Span::new(header_end, body), text }, comment))
     }
@@ -129,8 +130,8 @@ impl Place<'_> {
     }
 
     /// Tells whether the line above an offset is a comment of the kind that is to be written.
-    fn follows_lines(self, at: u32) -> bool {
-        let Carrier::Lines { mark } = self.carrier else { return false };
+    fn follows_lines(self, at: u32, lines: &[String]) -> bool {
+        let Carrier::Lines { mark } = self.dress.form(lines).carrier else { return false };
         let above = self.source.line(at).checked_sub(1).and_then(|line| self.source.line_span(line));
         self.outline.columns.is_none()
             && above.is_some_and(|line| self.source.slice(line).trim_start().starts_with(mark))
@@ -158,12 +159,12 @@ impl Place<'_> {
     /// Wraps lines as a comment that stays inside the columns of the file, where it has any.
     fn wrapped(self, indent: &str, lines: &[String]) -> String {
         let ending = self.source.line_ending();
-        let Some((from, to)) = self.outline.columns else { return wrap(self.carrier, lines, indent, ending) };
-        let mark = match self.carrier {
+        let Some((from, to)) = self.outline.columns else { return wrap(self.dress, lines, indent, ending) };
+        let mark = match self.dress.form(lines).carrier {
             Carrier::Lines { mark } => mark.len(),
             Carrier::Block { .. } | Carrier::Docstring => 2,
         };
         let width = (to + 1).saturating_sub(from) as usize;
-        wrap(self.carrier, &broken(lines, width.saturating_sub(mark + 1).max(8)), indent, ending)
+        wrap(self.dress, &broken(lines, width.saturating_sub(mark + 1).max(8)), indent, ending)
     }
 }

@@ -6,14 +6,14 @@ use std::sync::Arc;
 
 use smol_str::SmolStr;
 
-use super::{owner_of, waivers};
+use super::{Custom, Habits, owner_of, waivers};
 use crate::index::{self, Family, FileFacts, Index, Member};
 use crate::languages;
 use crate::model::{
     CommentId, Construction, DeclId, Declaration, Dialect, DocComment, EntryKind, Level, NotationId, Outline,
     Signature,
 };
-use crate::notations::{self, Lines, TagWords};
+use crate::notations::{self, Lines};
 use crate::reading::{INSTRUCTION, Language, Parsers, Wishes, goes_on_from};
 use crate::rules::{FileContext, LEFTOVER_CODE, LEFTOVER_TODO, PASSED, Rule};
 use crate::settings::{LanguageSettings, Settings};
@@ -35,23 +35,14 @@ pub struct FileReading<'a> {
     pub skipped: bool,
     /// What the project knows.
     index: Arc<Index>,
-    docs: HashMap<CommentId, DocComment>,
+    pub(super) docs: HashMap<CommentId, DocComment>,
     habits: OnceCell<Habits>,
+    /// The habits of the files around it.
+    around: OnceCell<Habits>,
     /// For code in comments, made when first needed.
     parsers: RefCell<Parsers>,
     /// Words that were looked for in the code, and whether they are there.
     words: RefCell<HashMap<SmolStr, bool>>,
-}
-
-/// What the comments of a file have in common beyond their notation.
-#[derive(Clone, Copy, Debug, Default)]
-pub struct Habits {
-    /// Commands are written with a backslash.
-    pub backslash: bool,
-    /// The summary is marked as such.
-    pub brief: bool,
-    /// The words that open entries in the file's notation.
-    pub words: TagWords,
 }
 
 impl<'a> FileReading<'a> {
@@ -85,6 +76,7 @@ impl<'a> FileReading<'a> {
     pub fn read_again(&self, text: &str) -> Self {
         let source = Source::new(self.source.path(), text);
         let file = Self::read_with(&source, self.language, self.settings, &mut self.parsers.borrow_mut());
+        let file = Self { around: self.around.clone(), ..file };
         file.among(&self.index)
     }
 
@@ -125,6 +117,7 @@ impl<'a> FileReading<'a> {
             index: Arc::default(),
             docs,
             habits: OnceCell::new(),
+            around: OnceCell::new(),
             parsers: RefCell::default(),
             words: RefCell::default(),
             skipped: false,
@@ -175,20 +168,30 @@ impl<'a> FileReading<'a> {
     }
 
     /// Returns what the comments of the file have in common.
+    pub fn habits(&self) -> &Habits {
+        self.habits.get_or_init(|| Habits::of(self))
+    }
+
+    /// Gives drafts the habits of the files around where the file's own comments show none.
+    pub fn follow(&self, around: Habits) {
+        // Who was followed first is followed on.
+        let _ = self.around.set(around);
+    }
+
+    /// Returns how what is added to the file is to be written.
     #[must_use]
-    pub fn habits(&self) -> Habits {
-        let count = |what: &str| memchr::memmem::find_iter(self.source.text().as_bytes(), what).count();
-        *self.habits.get_or_init(|| {
-            let brief = (count("@brief "), count("\\brief "));
-            Habits {
-                backslash: count("\\param") + brief.1 > count("@param") + brief.0,
-                brief: brief.0 + brief.1 > 0,
-                words: TagWords::of(
-                    self.docs.values().filter(|doc| doc.notation == self.notation),
-                    &self.source,
-                ),
-            }
-        })
+    pub fn custom(&self) -> Custom<'_> {
+        Custom::new(self.habits(), self.around.get())
+    }
+
+    /// Returns the notation of drafts: the one that is configured, that of the file, that of the files around.
+    #[must_use]
+    pub fn draft_notation(&self) -> NotationId {
+        let around = || self.custom().notation_around(self.notation);
+        match self.settings.notation {
+            Some(configured) => configured,
+            None => around().filter(|id| self.language.notations.contains(id)).unwrap_or(self.notation),
+        }
     }
 
     /// Returns the view of the file that rules have.
@@ -201,6 +204,7 @@ impl<'a> FileReading<'a> {
             parsers: &self.parsers,
             words: &self.words,
             imports: OnceCell::new(),
+            dress: OnceCell::new(),
             language: self.language,
             settings: self.settings,
         }

@@ -14,7 +14,7 @@ use crate::model::{
 };
 use crate::notations::{self, Notation};
 use crate::pairing::Pairing;
-use crate::reading::{Language, Parsers};
+use crate::reading::{Dress, Language, Parsers};
 use crate::settings::LanguageSettings;
 use crate::text::{Edit, Source, Span};
 
@@ -32,6 +32,8 @@ pub struct FileContext<'a> {
     pub words: &'a RefCell<HashMap<SmolStr, bool>>,
     /// What it imports, once that was asked for.
     pub imports: OnceCell<Imports>,
+    /// How its comments are put down, once that was asked for.
+    pub(crate) dress: OnceCell<Dress>,
     /// Its language.
     pub language: &'a Language,
     /// What holds for that language.
@@ -69,6 +71,11 @@ impl FileContext<'_> {
     #[must_use]
     pub fn imports(&self) -> &Imports {
         self.imports.get_or_init(|| Imports::of(self.source))
+    }
+
+    /// Returns how its comments are put down.
+    pub(crate) fn dress(&self) -> Dress {
+        *self.dress.get_or_init(|| Dress::of(self.outline, self.source, self.language))
     }
 }
 

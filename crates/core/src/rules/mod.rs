@@ -34,6 +34,7 @@ pub use context::{Asking, Context, FileContext, Findings};
 pub use examples::{FurtherExample, further_examples, further_examples_of};
 pub(crate) use file::has_header;
 pub(crate) use leftover::{CODE as LEFTOVER_CODE, TODO as LEFTOVER_TODO};
+pub(crate) use param::is_only_read;
 pub use rule::{Check, Example, Rule};
 pub(crate) use tag::lacking as lacking_tags;
 pub(crate) use throws::PASSED;

@@ -5,7 +5,7 @@ use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::model::{EntryKind, Level, Parameter, RuleId};
 use crate::pairing::Match;
-use crate::text::{Span, split_words, surely_says_more};
+use crate::text::{Source, Span, split_words, surely_says_more};
 use crate::types;
 
 pub(super) static MISSING: Rule = Rule {
@@ -150,31 +150,14 @@ pub(super) static DIRECTION: Rule = Rule {
 
 fn direction(context: &Context<'_>, findings: &mut Findings<'_>) {
     each_matched(context, |parameter, entry, name| {
-        let (Some(ty), Some(first)) = (parameter.ty, entry.name()) else { return };
+        let Some(first) = entry.name() else { return };
         let mark = context.slice(Span::new(entry.tag.start, first.span.start.max(entry.tag.start)));
         let direction =
             mark.split_once('[').and_then(|(_, rest)| rest.split_once(']')).map(|(inner, _)| inner);
         if !direction.is_some_and(|direction| direction.contains("out")) {
             return;
         }
-        // All between the commas around it: qualifiers, pointers and brackets on either side of the name.
-        let text = context.file.source.text();
-        let before = text[..ty.start as usize].rfind(['(', ',']).map_or(0, |at| at + 1);
-        let end = parameter.span.end.max(ty.end) as usize;
-        let behind = text[end..].find([',', ')']).map_or(text.len(), |at| end + at);
-        let whole = text[before..behind].trim();
-        let written = whole.contains(['*', '&', '[', '^']);
-        let pointers = whole.matches(['*', '&', '[']).count();
-        let constant = pointers == 1
-            && (whole.starts_with("const ")
-                || whole.split(['*', '&']).next().is_some_and(|ty| ty.trim_end().ends_with(" const")));
-        // A type with a name of its own may be a pointer.
-        let plain = is_plain_value(context.slice(ty));
-        let reason = match (written, constant) {
-            (true, true) => "points to what is constant",
-            (false, _) if plain => "is passed by value",
-            _ => return,
-        };
+        let Some(reason) = only_read(&context.file.source, parameter) else { return };
         let message =
             format!("`{}` is marked as written to and {reason}; correct the mark, or the type", name.name);
         findings
@@ -182,6 +165,33 @@ fn direction(context: &Context<'_>, findings: &mut Findings<'_>) {
             .related(parameter.span, "the parameter")
             .done();
     });
+}
+
+/// Tells whether nothing can be written to a parameter.
+pub(crate) fn is_only_read(source: &Source, parameter: &Parameter) -> bool {
+    only_read(source, parameter).is_some()
+}
+
+/// Returns why nothing can be written to a parameter; nothing where it can, or may.
+fn only_read(source: &Source, parameter: &Parameter) -> Option<&'static str> {
+    let ty = parameter.ty?;
+    // All between the commas around it: qualifiers, pointers and brackets on either side of the name.
+    let text = source.text();
+    let before = text[..ty.start as usize].rfind(['(', ',']).map_or(0, |at| at + 1);
+    let end = parameter.span.end.max(ty.end) as usize;
+    let behind = text[end..].find([',', ')']).map_or(text.len(), |at| end + at);
+    let whole = text[before..behind].trim();
+    let written = whole.contains(['*', '&', '[', '^']);
+    let pointers = whole.matches(['*', '&', '[']).count();
+    let constant = pointers == 1
+        && (whole.starts_with("const ")
+            || whole.split(['*', '&']).next().is_some_and(|ty| ty.trim_end().ends_with(" const")));
+    // A type with a name of its own may be a pointer.
+    match (written, constant) {
+        (true, true) => Some("points to what is constant"),
+        (false, _) if is_plain_value(source.slice(ty)) => Some("is passed by value"),
+        _ => None,
+    }
 }
 
 /// Tells whether a type is a number, a truth value or an enumeration by its own words.

@@ -9,8 +9,8 @@ use crate::text::{Edit, Source, Span};
 
 /// Makes an ordinary comment the doc comment of the declaration below it.
 pub(super) fn dressed(file: &FileContext<'_>, comment: &RawComment, declaration: &Declaration) -> Vec<Edit> {
-    let own = file.language.carrier;
     let lines = texts(file.source, comment);
+    let own = file.dress().form(&lines).carrier;
     if lines.is_empty() {
         return Vec::new();
     }
@@ -30,7 +30,10 @@ pub(super) fn dressed(file: &FileContext<'_>, comment: &RawComment, declaration:
         _ => {
             let lines = if is_xml(file) { as_summary(file, &lines) } else { lines };
             let indent = file.source.indent_at(comment.span.start);
-            vec![Edit { span: comment.span, text: wrap(own, &lines, indent, file.source.line_ending()) }]
+            vec![Edit {
+                span: comment.span,
+                text: wrap(file.dress(), &lines, indent, file.source.line_ending()),
+            }]
         }
     }
 }
@@ -43,7 +46,7 @@ pub(super) fn moved(file: &FileContext<'_>, comment: &RawComment, declaration: &
     }
     let (source, start) = (file.source, declaration.span.start);
     let Some(own) = own_lines(source, comment.span) else { return Vec::new() };
-    let place = Place { source, outline: file.outline, carrier: file.language.carrier };
+    let place = Place { source, outline: file.outline, dress: file.dress() };
     if !place.is_first_on_line(start) {
         return Vec::new();
     }
@@ -72,7 +75,7 @@ fn moved_into_body(
     lines: &[String],
 ) -> Option<Vec<Edit>> {
     let own = own_lines(file.source, comment.span)?;
-    let place = Place { source: file.source, outline: file.outline, carrier: file.language.carrier };
+    let place = Place { source: file.source, outline: file.outline, dress: file.dress() };
     let (edit, _) = place.first_in_body(declaration.header_end, declaration.span, lines).ok()?;
     Some(vec![Edit { span: own, text: String::new() }, edit])
 }
