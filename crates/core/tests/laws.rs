@@ -339,6 +339,7 @@ proptest! {
             types: notations::TypeCustom::Never,
             type_lines: false,
             tight: false,
+            returning: "Return",
             words: notations::TagWords::default(),
         };
         for notation in notations::ALL {
@@ -374,6 +375,7 @@ fn every_notation_tells_its_own_comments_from_prose() {
         types: notations::TypeCustom::Never,
         type_lines: false,
         tight: false,
+        returning: "Return",
         words: notations::TagWords::default(),
     };
     // Prose has nothing of its own.

@@ -37,8 +37,14 @@ pub(super) fn complete(
     }
     let lacking = lacking(file, doc, &examined);
     let mut style = style(file, notation);
-    if is_colon_form(file, doc) {
+    if notations::is_colon_form(doc, &file.source) {
         style.dialect = Dialect::Colon;
+    }
+    // The comment's own signs win over those of the file.
+    let tags = doc.entries.iter().map(|entry| entry.tag).chain(doc.marks.iter().map(|mark| mark.span));
+    let sign = |tag: Span| file.source.text()[..tag.start as usize].chars().next_back();
+    if let Some(sign @ ('@' | '\\')) = tags.map(sign).next().flatten() {
+        style.backslash = sign == '\\';
     }
     let wanted = entries(file, (examined.signature, declaration.header_end), &lacking, notation);
     let said = doc.entries.iter().any(|entry| entry.text.is_some());
@@ -88,13 +94,6 @@ fn lacking_lines(
     }
     marks.extend(sections);
     marks
-}
-
-/// Tells whether the names of entries follow the sign at once: `@load: what it weighs`.
-fn is_colon_form(file: &FileReading<'_>, doc: &DocComment) -> bool {
-    let mut named = doc.entries_of(EntryKind::Param).filter_map(|entry| entry.name());
-    let signed = |at: u32| file.source.text()[..at as usize].ends_with('@');
-    doc.notation.as_str() == "commands" && named.any(|name| signed(name.span.start))
 }
 
 /// Returns which place of the signature each entry speaks of.

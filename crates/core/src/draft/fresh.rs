@@ -5,10 +5,10 @@ use super::complete::complete;
 use super::inherit::Inherit;
 use super::skeleton::{TagLines, all_entries, lacking_tags, style, tag_lines};
 use super::wording;
-use crate::model::{DeclId, Declaration, EntryKind};
+use crate::model::{DeclId, Declaration, Dialect, EntryKind, Kind};
 use crate::notations::{self, NewEntry, Notation, WriteStyle};
 use crate::reading::{CommentPlace, Place, wrap};
-use crate::review::{FileReading, Standings, signature_of, undocumented_debt};
+use crate::review::{ColonHead, FileReading, Standings, signature_of, undocumented_debt};
 use crate::text::{Edit, Edits, Span};
 
 /// Drafts the comment of a declaration, taken over from a supertype where that is wished for; `blank` is a comment that says nothing and is written over.
@@ -39,7 +39,11 @@ pub(super) fn fresh(
         Some(said) => said,
         None => format!("{opening}{}", style.placeholder),
     };
-    let lines = ordered(file, declaration, (&summary, wanted), (notation, &style));
+    let colon = file.custom().colon().filter(|_| notation.id.as_str() == "commands");
+    let lines = match colon {
+        Some(head) => headed_by_name((head, declaration), (&summary, &wanted), notation, style),
+        None => ordered(file, declaration, (&summary, wanted), (notation, &style)),
+    };
     put(file, id, blank, &lines).map(Some)
 }
 
@@ -93,6 +97,48 @@ fn ordered(
     lines.extend(behind);
     lines.extend(sections);
     lines
+}
+
+/// Writes a whole comment that begins with the name of what it is about, and in which those of entries follow the sign
+/// at once.
+fn headed_by_name(
+    (head, declaration): (ColonHead, &Declaration),
+    (summary, entries): (&str, &[NewEntry]),
+    notation: &Notation,
+    style: WriteStyle,
+) -> Vec<String> {
+    let style = WriteStyle { dialect: Dialect::Colon, ..style };
+    // The writer's own summary is set aside.
+    let written = |kinds: fn(&NewEntry) -> bool| -> Vec<String> {
+        let entries: Vec<NewEntry> = entries.iter().filter(|entry| kinds(entry)).cloned().collect();
+        let lines = notation.writer.whole("", &entries, &style);
+        lines.into_iter().skip_while(String::is_empty).collect()
+    };
+    let (params, returns) =
+        (written(|entry| entry.kind == EntryKind::Param), written(|entry| entry.kind == EntryKind::Returns));
+    let name = &declaration.name;
+    let mut out = match head {
+        ColonHead::Named => vec![format!("{name}:")],
+        ColonHead::Dashed if declaration.kind.is_callable() => vec![format!("{name}() - {summary}")],
+        ColonHead::Dashed => {
+            let word = match declaration.kind {
+                Kind::Struct => "struct ",
+                Kind::Union => "union ",
+                Kind::Enum => "enum ",
+                _ => "",
+            };
+            vec![format!("{word}{name} - {summary}")]
+        }
+    };
+    out.extend(params);
+    if head == ColonHead::Named {
+        out.extend([String::new(), summary.to_owned()]);
+    }
+    if !returns.is_empty() {
+        out.push(String::new());
+        out.extend(returns);
+    }
+    out
 }
 
 /// Puts the lines of a comment to its declaration, or in place of `blank`.

@@ -187,6 +187,7 @@ pub(super) fn style(file: &FileReading<'_>, notation: &Notation) -> WriteStyle {
         listed: custom.listed(),
         types: types(file, notation),
         type_lines: custom.type_lines(),
+        returning: custom.returning(),
         tight: custom.dress(file.language.carrier).tight(),
         dialect,
         backslash: custom.backslash(),

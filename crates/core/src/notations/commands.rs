@@ -8,7 +8,7 @@ use super::{Lines, fields, fields::EntryLines};
 use crate::model::{
     Dialect, DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId, Surface,
 };
-use crate::text::narrow;
+use crate::text::{Source, narrow};
 
 /// The notation.
 pub(super) static COMMANDS: Notation = Notation {
@@ -165,7 +165,7 @@ fn opens<'s>(lines: &Lines<'s>) -> Vec<(usize, char, &'s str)> {
 fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
     let mut doc = blank(lines, span, COMMANDS.id);
     let opens = opens(lines);
-    if is_colon_form(lines, &opens) {
+    if reads_as_colon_form(lines, &opens) {
         read_colon(&mut doc, lines);
         complete(&mut doc);
         return doc;
@@ -387,8 +387,15 @@ fn colon_name(line: &str) -> Option<(&str, &str)> {
     (end > 0).then(|| (&rest[..end], after))
 }
 
+/// Tells whether the names of a comment's entries follow the sign at once: `@load: what it weighs`.
+pub(crate) fn is_colon_form(doc: &DocComment, source: &Source) -> bool {
+    let mut named = doc.entries_of(EntryKind::Param).filter_map(|entry| entry.name());
+    let signed = |at: u32| source.text()[..at as usize].ends_with('@');
+    doc.notation == COMMANDS.id && named.any(|name| signed(name.span.start))
+}
+
 /// In the colon form the names themselves stand behind the sign, and the first line names the callable.
-fn is_colon_form(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> bool {
+fn reads_as_colon_form(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> bool {
     let is_known = |name: &str| TABLE.iter().any(|(known, _)| *known == name);
     let names: Vec<&str> =
         (0..lines.len()).filter_map(|at| colon_name(lines.text(at))).map(|(name, _)| name).collect();
@@ -500,7 +507,11 @@ struct CommandLines;
 impl EntryLines for CommandLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
         let head = spelling(entry.kind, entry.name.as_deref().unwrap_or_default(), style.dialect);
-        let head = signed(&head, style);
+        let head = match (style.dialect, entry.kind) {
+            (Dialect::Colon, EntryKind::Returns) => format!("{}:", style.returning),
+            (Dialect::Colon, _) => return vec![format!("{head} {}", entry.text)],
+            _ => signed(&head, style),
+        };
         let head = if entry.only_read { head.replacen("param ", "param[in] ", 1) } else { head };
         let gap = style.gap(entry);
         vec![format!("{head}{gap}{}", entry.text)]

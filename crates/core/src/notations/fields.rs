@@ -96,8 +96,13 @@ impl Writer for FieldWriter {
         style: &WriteStyle,
     ) -> Vec<Addition> {
         let mut out: Vec<Addition> = Vec::new();
+        let parted = self.0.parted() && (style.parted || style.dialect == Dialect::Colon);
         for entry in entries {
-            let (at, opens) = place(doc, lines, entry, order);
+            let (at, opens) = match (style.dialect, entry.kind) {
+                // Below the entries the description may go on.
+                (Dialect::Colon, EntryKind::Returns) => at_end(lines),
+                _ => place(doc, lines, entry, order),
+            };
             let mut text = self.lines(entry, style);
             if let ([line], Some(columns)) = (&mut text[..], Columns::of(doc, lines, entry.kind)) {
                 *line = columns.put(entry, line);
@@ -114,7 +119,7 @@ impl Writer for FieldWriter {
             let mut added = Vec::new();
             // The first entries of a comment are parted from its description.
             let row_before = at.checked_sub(1).filter(|&row| !lines.is_blank(row) && !is_in_mark(doc, row));
-            if opens && self.0.parted() && style.parted && row_before.is_some() {
+            if opens && parted && row_before.is_some() {
                 added.push(String::new());
             }
             added.extend(text);
@@ -353,6 +358,10 @@ fn place(doc: &DocComment, lines: &Lines<'_>, entry: &NewEntry, order: &Order) -
     if let Some(mark) = doc.marks.iter().find(|mark| mark.lines.0 as usize >= doc.description.1 as usize) {
         return (mark.lines.0 as usize, true);
     }
+    at_end(lines)
+}
+
+fn at_end(lines: &Lines<'_>) -> (usize, bool) {
     let last = (0..lines.len()).rev().find(|&at| !lines.is_blank(at)).unwrap_or(0);
     (last + 1, true)
 }

@@ -25,6 +25,7 @@ mod tags;
 mod xml;
 
 pub use choose::{evident, read};
+pub(crate) use commands::is_colon_form;
 pub(crate) use fields::aligned;
 pub use lines::Lines;
 pub(crate) use notation::WordVotes;

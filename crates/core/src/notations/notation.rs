@@ -70,6 +70,8 @@ pub struct WriteStyle {
     pub brief: bool,
     /// What of the entries stands in columns.
     pub align: Align,
+    /// The word before the colon of the paragraph that says what comes back, where the notation leaves a choice.
+    pub returning: &'static str,
     /// Tags stand directly behind the mark of a line, where that makes a difference.
     pub tight: bool,
     /// The words that open entries.

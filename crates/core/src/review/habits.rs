@@ -33,7 +33,20 @@ pub struct Habits {
     /// Parameters that collect others have their stars.
     starred: Votes<bool>,
     aligned: Votes<Align>,
+    /// How comments begin in which the names of entries follow the sign at once.
+    colon: Votes<Option<ColonHead>>,
+    /// The word before the colon of the paragraph that says what comes back.
+    returning: Votes<&'static str>,
     words: WordVotes,
+}
+
+/// How a comment begins in which the names of entries follow the sign at once: `@load: what it weighs`.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum ColonHead {
+    /// `name() - summary`
+    Dashed,
+    /// `name:`, with the description below the entries.
+    Named,
 }
 
 /// The habits that hold for a file.
@@ -95,6 +108,8 @@ impl Habits {
         self.type_lines.add_all(&other.type_lines);
         self.starred.add_all(&other.starred);
         self.aligned.add_all(&other.aligned);
+        self.colon.add_all(&other.colon);
+        self.returning.add_all(&other.returning);
     }
 
     fn count(&mut self, file: &FileReading<'_>, declaration: &Declaration, doc: &DocComment) {
@@ -112,7 +127,27 @@ impl Habits {
             self.aligned.add(align);
         }
         let params = doc.entries_of(EntryKind::Param).count();
+        let colon = (params > 0).then(|| notations::is_colon_form(doc, &file.source));
+        if let Some(colon) = colon {
+            let mut said = doc.lines.iter().map(|&line| file.source.slice(line).trim());
+            let first = said.find(|line| !line.is_empty()).unwrap_or_default();
+            let head = if first.ends_with(':') { ColonHead::Named } else { ColonHead::Dashed };
+            self.colon.add(colon.then_some(head));
+        }
+        for mark in &doc.marks {
+            if let Some(sign @ ('@' | '\\')) = before(mark.span.start) {
+                self.backslash.add(sign == '\\');
+            }
+        }
         for entry in &doc.entries {
+            if colon == Some(true) {
+                let word = file.source.slice(entry.tag);
+                let known = ["Return", "Returns"].into_iter().find(|known| *known == word);
+                if let Some(known) = known.filter(|_| entry.kind == EntryKind::Returns) {
+                    self.returning.add(known);
+                }
+                continue;
+            }
             self.words.add(entry, &file.source);
             if let Some(sign @ ('@' | '\\')) = before(entry.tag.start) {
                 self.backslash.add(sign == '\\');
@@ -240,6 +275,18 @@ impl<'f> Custom<'f> {
     #[must_use]
     pub fn aligned(&self) -> Align {
         self.settled(|habits| &habits.aligned, Align::No)
+    }
+
+    /// Returns how comments begin where the names of entries follow the sign at once; nothing where they do not.
+    #[must_use]
+    pub fn colon(&self) -> Option<ColonHead> {
+        self.settled(|habits| &habits.colon, None)
+    }
+
+    /// Returns the word before the colon of the paragraph that says what comes back.
+    #[must_use]
+    pub fn returning(&self) -> &'static str {
+        self.settled(|habits| &habits.returning, "Return")
     }
 
     /// Returns the words that open entries.

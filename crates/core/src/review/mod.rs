@@ -12,5 +12,5 @@ mod waivers;
 pub(crate) use asked::owner_of;
 pub use asked::{Standing, Standings};
 pub use file::{Examined, FileReview, Seen, examine, report_stale, review, signature_of, undocumented_debt};
-pub use habits::{Custom, Habits};
+pub use habits::{ColonHead, Custom, Habits};
 pub use reading::FileReading;

@@ -10,7 +10,8 @@ use super::visible::Visible;
 use crate::debt::Debt;
 use crate::index::Family;
 use crate::model::{
-    DeclId, Declaration, DocComment, Entry, EntryKind, Outline, RawFinding, Related, RuleId, Signature,
+    DeclId, Declaration, Dialect, DocComment, Entry, EntryKind, Outline, RawFinding, Related, RuleId,
+    Signature,
 };
 use crate::notations::{self, Notation};
 use crate::pairing::Pairing;
@@ -130,10 +131,9 @@ impl<'a> Context<'a> {
     /// Spells an entry as its notation does.
     #[must_use]
     pub fn spell(&self, kind: EntryKind, name: &str) -> String {
-        self.notation().map_or_else(
-            || name.to_owned(),
-            |notation| (notation.spelling)(kind, name, self.file.language.dialect),
-        )
+        let colon = notations::is_colon_form(self.doc, self.file.source);
+        let dialect = if colon { Dialect::Colon } else { self.file.language.dialect };
+        self.notation().map_or_else(|| name.to_owned(), |notation| (notation.spelling)(kind, name, dialect))
     }
 
     /// Returns the description of an entry as prose, empty where there is none.

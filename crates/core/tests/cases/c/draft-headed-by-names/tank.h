@@ -1,0 +1,22 @@
+/**
+ * tank_open:
+ * @tank: the number of the tank
+ * @flags: how
+ *
+ * Opens a tank.
+ *
+ * Returns: 0, or a negative error
+ */
+int tank_open(int tank, int flags);
+
+int tank_fill(int tank, int litres);
+
+/**
+ * tank_level:
+ * @tank: the number of the tank
+ *
+ * Tells the level of a tank.
+ */
+int tank_level(int tank, int unit);
+
+void tank_stop(void);
