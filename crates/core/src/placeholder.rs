@@ -11,6 +11,14 @@ pub(crate) fn is_placeholder(text: &str, name: &str, own: &str) -> bool {
     if !own.is_empty() && text.trim_end_matches('.') == own.trim().trim_end_matches('.') {
         return true;
     }
+    // "Rename TODO: describe": where sentences begin with the name, a placeholder stands behind it.
+    let behind = text.strip_prefix(name).filter(|rest| !name.is_empty() && rest.starts_with(' '));
+    if let Some(rest) = behind.map(str::trim_start) {
+        let ours = !own.is_empty() && rest.trim_end_matches('.') == own.trim().trim_end_matches('.');
+        if ours || rest.starts_with("TODO") {
+            return is_placeholder(rest, name, own);
+        }
+    }
     // The generic kinds are short; what begins so is put there when the comment is read, or is a value.
     if text.len() > 80 || text.starts_with(['$', '%', '{', '"', '\'', '`']) {
         return false;
@@ -69,7 +77,7 @@ mod tests {
 
     #[test]
     fn leftovers_are_told_from_descriptions() {
-        for text in ["TODO: describe", "Description of load", "document me", "TBD.", "[description]"] {
+        for text in ["TODO: describe", "load TODO: describe", "load TODO", "Description of load", "document me", "TBD.", "[description]"] {
             assert!(is_placeholder(text, "load", "TODO: describe"), "{text}");
         }
         for text in

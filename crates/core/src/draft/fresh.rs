@@ -166,7 +166,10 @@ fn put(
         CommentPlace::FileTop => {
             return Err("only one comment at the top of a file is read in this language");
         }
-        CommentPlace::FirstInBody => place.first_in_body(declaration.header_end, declaration.span, lines)?,
+        CommentPlace::FirstInBody => {
+            let of_class = declaration.kind.is_type();
+            place.first_in_body(declaration.header_end, (declaration.span, of_class), lines)?
+        }
     };
     Ok(Drafted { declaration: id, edits: vec![edit], comment })
 }

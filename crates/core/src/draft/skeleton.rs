@@ -140,17 +140,16 @@ fn shown_name(parameter: &Parameter) -> String {
 
 /// Returns the stars before the name of a parameter that collects others, where the comments of the language have them.
 fn stars(file: &FileReading<'_>, parameter: &Parameter, notation: &Notation) -> &'static str {
-    let customary = match notation.id.as_str() {
-        "google" | "numpy" => true,
-        "rest" | "epytext" => false,
-        _ => return "",
-    };
+    // Elsewhere a star would be markup.
+    if !matches!(notation.id.as_str(), "google" | "numpy") {
+        return "";
+    }
     let stars = match parameter.variadic {
         Variadic::No => return "",
         Variadic::Positional => "*",
         Variadic::Keywords => "**",
     };
-    if file.custom().starred(customary) { stars } else { "" }
+    if file.custom().starred() { stars } else { "" }
 }
 
 /// Returns the type to be written, as far as the code tells it.

@@ -76,14 +76,14 @@ impl Place<'_> {
         (Edit { span: Span::at(0), text: format!("{comment}{}", self.source.line_ending()) }, comment)
     }
 
-    /// Puts a docstring into the body of what has the span `span` and a header that ends at `header_end`.
-    /// Returns the edit, and the docstring alone.
+    /// Puts a docstring into the body of what has the span `span` and a header that ends at `header_end`; that of a
+    /// class stands apart from what follows. Returns the edit, and the docstring alone.
     ///
     /// Fails with the reason where there is no place for one.
     pub(crate) fn first_in_body(
         self,
         header_end: u32,
-        span: Span,
+        (span, of_class): (Span, bool),
         lines: &[String],
     ) -> Result<(Edit, String), &'static str> {
         let ending = self.source.line_ending();
@@ -102,7 +102,10 @@ impl Place<'_> {
         if self.source.slice(Span::new(at, body)).contains('\n') {
             let indent = self.source.indent_at(body);
             let comment = wrap(self.dress, lines, indent, ending);
-            let edit = Edit { span: Span::at(at), text: format!("{ending}{indent}{comment}") };
+            let next = self.source.line_span(self.source.line(at) + 1);
+            let has_gap = next.is_none_or(|line| self.source.slice(line).trim().is_empty());
+            let gap = if of_class && !has_gap { ending } else { "" };
+            let edit = Edit { span: Span::at(at), text: format!("{ending}{indent}{comment}{gap}") };
             return Ok((edit, comment));
         }
         // A suite on the line of its header gets the line break and indentation it needs.

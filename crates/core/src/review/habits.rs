@@ -267,8 +267,8 @@ impl<'f> Custom<'f> {
 
     /// Tells whether parameters that collect others have their stars.
     #[must_use]
-    pub fn starred(&self, customary: bool) -> bool {
-        self.settled(|habits| &habits.starred, customary)
+    pub fn starred(&self) -> bool {
+        self.settled(|habits| &habits.starred, true)
     }
 
     /// Tells what of the entries stands in columns.

@@ -157,7 +157,7 @@ fn direction(context: &Context<'_>, findings: &mut Findings<'_>) {
         if !direction.is_some_and(|direction| direction.contains("out")) {
             return;
         }
-        let Some(reason) = only_read(&context.file.source, parameter) else { return };
+        let Some(reason) = only_read(context.file.source, parameter) else { return };
         let message =
             format!("`{}` is marked as written to and {reason}; correct the mark, or the type", name.name);
         findings

@@ -76,7 +76,9 @@ fn moved_into_body(
 ) -> Option<Vec<Edit>> {
     let own = own_lines(file.source, comment.span)?;
     let place = Place { source: file.source, outline: file.outline, dress: file.dress() };
-    let (edit, _) = place.first_in_body(declaration.header_end, declaration.span, lines).ok()?;
+    let (edit, _) = place
+        .first_in_body(declaration.header_end, (declaration.span, declaration.kind.is_type()), lines)
+        .ok()?;
     Some(vec![Edit { span: own, text: String::new() }, edit])
 }
 
