@@ -1,5 +1,7 @@
 //! How much is documented, and how fully. Levels, waivers and accepted findings change none of it.
 
+use std::borrow::Cow;
+
 use crate::debt::{Debt, is_documented};
 use crate::model::{DeclId, EntryKind, Excuse, Kind};
 use crate::placeholder::is_placeholder;
@@ -185,7 +187,17 @@ fn documented(file: &FileReading<'_>, seen: &Seen<'_>, examined: &Examined<'_>) 
     there += usize::from(debt.returns && (said(EntryKind::Returns) || said(EntryKind::Yields)));
     there += usize::from(debt.yields && (said(EntryKind::Returns) || said(EntryKind::Yields)));
     let kin = (file.language.hierarchy, file.known());
-    let told = |&&at: &&usize| is_documented(&examined.signature.throws[at], doc, examined.signature, kin);
+    // What is left to be filled in tells of no exception.
+    let open = doc.entries_of(EntryKind::Throws).any(placeholder);
+    let said_of = if open {
+        let mut said_of = doc.clone();
+        said_of.entries.retain(|entry| !placeholder(entry));
+        Cow::Owned(said_of)
+    } else {
+        Cow::Borrowed(doc)
+    };
+    let told =
+        |&&at: &&usize| is_documented(&examined.signature.throws[at], &said_of, examined.signature, kin);
     there += debt.throws.iter().filter(told).count();
     let faulty = seen.incomplete || doc.entries.iter().any(placeholder);
     Counts {

@@ -77,7 +77,10 @@ mod tests {
 
     #[test]
     fn leftovers_are_told_from_descriptions() {
-        for text in ["TODO: describe", "load TODO: describe", "load TODO", "Description of load", "document me", "TBD.", "[description]"] {
+        for text in [
+            "TODO: describe", "load TODO: describe", "load TODO", "Description of load", "document me",
+            "TBD.", "[description]",
+        ] {
             assert!(is_placeholder(text, "load", "TODO: describe"), "{text}");
         }
         for text in

@@ -1,5 +1,7 @@
 //! Chooses what is drafted: the comments that are missing, and those that lack something.
 
+use std::collections::HashSet;
+
 use smol_str::SmolStr;
 
 use super::inherit::Inherit;
@@ -121,11 +123,19 @@ pub fn draft(
     let standings = Standings::of(file);
     let mut out = Draft::default();
     let mut at_places: Vec<u32> = Vec::new();
+    let described = file.outline.ids().filter(|&id| file.doc(id).is_some());
+    let described: HashSet<u32> = described.map(|id| file.outline.declaration(id).span.start).collect();
     for &id in declarations {
         let declaration = file.outline.declaration(id);
         let blank = file.doc(id).is_none_or(|doc| doc.blank);
         // Variables of one statement share its comment.
         if at_places.contains(&declaration.span.start) && file.doc(id).is_none() {
+            continue;
+        }
+        if file.doc(id).is_none() && described.contains(&declaration.span.start) {
+            let reason =
+                "others of its statement are described apart; give it a statement of its own, or a directive";
+            out.left.push(Left { declaration: id, reason });
             continue;
         }
         let result = match file.doc(id) {

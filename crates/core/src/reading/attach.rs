@@ -122,6 +122,35 @@ pub fn attach(outline: &mut Outline, source: &Source, custom: Custom) {
         }
         outline.declarations[at].comment = attached;
     }
+    attach_by_directive(outline, source);
+}
+
+/// The directive that says which attribute a comment describes, wherever in its class it stands.
+const OF_ATTRIBUTE: &str = "@!attribute";
+
+/// Attaches comments that name the attributes they describe: `@!attribute [r] load`.
+fn attach_by_directive(outline: &mut Outline, source: &Source) {
+    for at in 0..outline.comments.len() {
+        let comment = &outline.comments[at];
+        let text = source.slice(comment.span);
+        if comment.standing != Doc::Elsewhere || !text.contains(OF_ATTRIBUTE) {
+            continue;
+        }
+        let named = |line: &str| {
+            let rest = line.trim_start_matches(['#', ' ', '\t']).strip_prefix(OF_ATTRIBUTE)?.trim_start();
+            let rest = rest.split_once(']').filter(|_| rest.starts_with('[')).map_or(rest, |(_, rest)| rest);
+            rest.split_whitespace().next().map(str::to_owned)
+        };
+        let (names, owner): (Vec<String>, _) = (text.lines().filter_map(named).collect(), comment.owner);
+        for declaration in &mut outline.declarations {
+            let is_named = || names.iter().any(|name| declaration.name == name.as_str());
+            if declaration.owner == owner && declaration.comment.doc.is_none() && is_named() {
+                declaration.comment.doc = Some(id(at));
+                declaration.comment.misplaced = None;
+            }
+        }
+        outline.comments[at].doc = true;
+    }
 }
 
 const fn detached(misplaced: Misplaced) -> Option<CommentId> {
