@@ -4,7 +4,7 @@ use super::choose::{Drafted, Extent};
 use super::skeleton::{TagLines, entries, lacking_tags, style, tag_lines};
 use crate::debt::{Debt, is_documented};
 use crate::model::{Carrier, DeclId, Declaration, Dialect, DocComment, EntryKind, RawComment};
-use crate::notations::{self, Addition, Lines, Notation, Order, WriteStyle};
+use crate::notations::{self, Addition, Lines, NewEntry, Notation, Order, WriteStyle};
 use crate::pairing::Match;
 use crate::reading::{Demand, Owe};
 use crate::review::{Examined, FileReading, Standings, examine};
@@ -70,7 +70,7 @@ pub(super) fn complete(
     }
     if asks_summary {
         let text = notation.writer.whole(&style.placeholder, &[], &style);
-        edits.push(place.summary(raw, &text));
+        edits.push(place.summary(raw, &text, is_parted(notation, &style)));
     }
     edits.extend(additions.iter().filter_map(|addition| place.edit(raw, addition)));
     let edits = merged(edits);
@@ -342,9 +342,10 @@ impl<'f> Place<'f> {
     }
 
     /// Returns the edit that puts a description at the top.
-    fn summary(&self, raw: &RawComment, lines: &[String]) -> Edit {
+    fn summary(&self, raw: &RawComment, lines: &[String], parted: bool) -> Edit {
         if matches!(raw.carrier, Carrier::Lines { .. }) {
-            return self.at_top(raw, lines);
+            let gap = parted.then(String::new);
+            return self.at_top(raw, &lines.iter().cloned().chain(gap).collect::<Vec<_>>());
         }
         let start = raw.span.start + self.open;
         let first = raw.lines.first().copied().unwrap_or(Span::at(start));
@@ -358,6 +359,20 @@ impl<'f> Place<'f> {
         };
         Edit { span: Span::at(start), text }
     }
+}
+
+/// Tells whether an empty line parts the description from the entries.
+fn is_parted(notation: &Notation, style: &WriteStyle) -> bool {
+    let entry = NewEntry {
+        kind: EntryKind::Param,
+        name: Some("name".to_owned()),
+        ty: None,
+        optional: false,
+        only_read: false,
+        text: style.placeholder.clone(),
+        rank: 0,
+    };
+    notation.writer.whole(&style.placeholder, &[entry], style).iter().any(String::is_empty)
 }
 
 fn length(mark: &str) -> u32 {
