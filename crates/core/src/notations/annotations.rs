@@ -127,6 +127,17 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
     }
     // The description may have a tag of its own.
     describe_by_tag(&mut doc, lines, &opens, &["brief"]);
+    // Words without text may stand above the description: `@internal`.
+    let bare = opens.iter().enumerate().take_while(|&(number, &(at, name))| {
+        at == number && lines.trimmed(at).trim_start_matches('@') == name
+    });
+    let below = bare.count();
+    if doc.summary.is_none() && below > 0 {
+        let next = opens.get(below).map_or(lines.len(), |&(at, _)| at);
+        if (below..next).any(|row| !lines.is_blank(row)) {
+            super::summary::describe_from(&mut doc, lines, (below, 0), next);
+        }
+    }
     // Where types stand at once behind the mark, the description may follow them.
     if doc.summary.is_none() && first == 0 && is_typed(lines, 0) {
         let after = opens.last().map_or(0, |&(at, _)| at + 1);
@@ -148,8 +159,10 @@ fn is_typed(lines: &Lines<'_>, at: usize) -> bool {
 
 fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, usize)) {
     let (mut meaning, mut standing) = look_up(TABLE, name);
-    if standing != MarkStanding::Known && name.contains(|c: char| c.is_ascii_digit()) {
-        // A project's own word for a type: `@array2d name text`.
+    let behind = &lines.text(rows.0)[(lines.span_of(name).end - lines.spans()[rows.0].start) as usize..];
+    let own_type = name.contains(|c: char| c.is_ascii_digit()) || behind.starts_with("[opt");
+    if standing != MarkStanding::Known && own_type {
+        // A project's own word for a type: `@array2d name text`, `@vat[opt] name text`.
         (meaning, standing) = (Some(Meaning::Entry(EntryKind::Param)), MarkStanding::Known);
     }
     if standing != MarkStanding::Known {

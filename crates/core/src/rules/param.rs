@@ -3,7 +3,7 @@
 use super::named::{self, PARAMS};
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::model::{EntryKind, Level, Parameter, RuleId};
+use crate::model::{Dialect, EntryKind, Level, Parameter, RuleId};
 use crate::pairing::Match;
 use crate::text::{Source, Span, split_words, surely_says_more};
 use crate::types;
@@ -271,7 +271,10 @@ fn wrong_type(context: &Context<'_>, findings: &mut Findings<'_>) {
 fn optional(context: &Context<'_>, findings: &mut Findings<'_>) {
     each_matched(context, |parameter, entry, name| {
         let place = entry.ty.unwrap_or(name.span);
-        if entry.optional && !parameter.optional && !context.file.language.any_optional {
+        // Where nothing checks the types of a file, its parameters have none, and any may be left out.
+        let unchecked = context.file.language.dialect == Dialect::TypeScript && parameter.ty.is_none();
+        let may_be_left_out = context.file.language.any_optional || parameter.optional || unchecked;
+        if entry.optional && !may_be_left_out {
             let message =
                 format!("`{}` is marked optional and the signature requires it; remove the mark", name.name);
             findings
