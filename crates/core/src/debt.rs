@@ -288,18 +288,30 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
     let is_entry = |row: u32| doc.entries.iter().any(|entry| entry.lines.0 <= row && row < entry.lines.1);
     let rows = doc.lines.iter().zip(0..).filter(move |&(_, row)| !is_entry(row));
     rows.filter_map(|(&line, _)| {
-        let item = source.slice(line).trim_start().trim_start_matches(['*', '-', '+', ' ', '`']);
+        let line = source.slice(line).trim_start();
+        let item = line.trim_start_matches(['*', '-', '+', ' ', '`']);
         let end = item.find(|c: char| !(c.is_alphanumeric() || c == '_'))?;
         let behind = item[end..].trim_start_matches(['`', '*']).trim_start();
         let behind = match behind.strip_prefix('(') {
             Some(inner) => inner.split_once(')')?.1.trim_start(),
             None => behind,
         };
+        // `- load is the weight in kg`
+        let bulleted = ["- ", "* ", "+ "].iter().any(|bullet| line.starts_with(bullet));
+        if bulleted && behind.split_whitespace().next().is_some_and(|word| SAYING.contains(&word)) {
+            return Some(&item[..end]);
+        }
         let text = behind.strip_prefix([':', '-', '–', '—'])?;
         // A value or an operator (`load::mass`, `load->mass`) follows at once.
         (text.starts_with(' ') && text.trim().len() > 2).then_some(&item[..end])
     })
 }
+
+/// What follows the name in an item of a list that says what a parameter is.
+const SAYING: &[&str] = &[
+    "is", "are", "contains", "holds", "needs", "must", "may", "can", "should", "gives", "tells", "says",
+    "specifies", "points",
+];
 
 /// Returns what a comment says outside of its entries, lines joined by spaces and paragraphs by line breaks.
 ///
