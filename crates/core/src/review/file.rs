@@ -14,6 +14,7 @@ use crate::model::{
 use crate::notations;
 use crate::pairing::{self, Match, Pairing};
 use crate::rules::{self, Asking, Check, Context, FileContext, Findings, Rule};
+use crate::text::Span;
 
 /// What the review of one file found.
 pub struct FileReview<'a> {
@@ -99,6 +100,7 @@ pub fn examine<'a>(
     let (signature, known) = signature_of(file, declaration);
     let mut pairing = pairing::pair(doc, signature);
     accept_overloads(file, id, doc, &mut pairing);
+    let known = known && !is_of_another(file, declaration, doc, &pairing);
     if let Some(class) = class_doc(file, declaration) {
         // A constructor and its class share entries: one at either place answers.
         let shared = pairing::pair(class, signature);
@@ -118,6 +120,21 @@ pub fn examine<'a>(
         debt.pay(signature, &elsewhere.said);
     }
     Examined { signature, known, pairing, debt }
+}
+
+/// Tells whether a comment may well be about something else: empty lines part it from the declaration, and of several names
+/// that it speaks of none is there.
+fn is_of_another(
+    file: &FileReading<'_>,
+    declaration: &Declaration,
+    doc: &DocComment,
+    pairing: &Pairing,
+) -> bool {
+    let names = &pairing.params.names;
+    names.len() > 1
+        && names.iter().all(|name| name.is == Match::Unknown)
+        && doc.span.end <= declaration.span.start
+        && file.source.slice(Span::new(doc.span.end, declaration.span.start)).matches('\n').count() > 1
 }
 
 /// A comment above several overloads, of which the others have none, speaks of all their parameters.

@@ -250,14 +250,19 @@ fn is_left_to_others(comment: &str) -> bool {
 fn has_empty_body(context: &Context<'_>) -> bool {
     let declaration = context.declaration();
     let end = declaration.span.end.max(declaration.header_end);
-    let body = context.slice(Span::new(declaration.header_end, end)).trim();
-    let body = body.strip_prefix('{').unwrap_or(body);
+    let whole = context.slice(Span::new(declaration.header_end, end)).trim();
+    let body = whole.strip_prefix('{').unwrap_or(whole);
     let body = body.strip_suffix('}').or_else(|| body.strip_suffix("end")).unwrap_or(body);
     let is_remark =
         |line: &str| line.is_empty() || line.starts_with(['/', '*', '#', ';']) || line.starts_with("--");
+    // What is assigned has more than its body behind the name: `= function (load) {};`
+    let is_empty_block = || {
+        let inner = whole.trim_end_matches(';').trim_end().strip_suffix('}');
+        inner.and_then(|inner| inner.rsplit_once('{')).is_some_and(|(_, inner)| inner.trim().is_empty())
+    };
     declaration.body == Body::Present
         && declaration.kind != Kind::Constructor
-        && body.lines().all(|line| is_remark(line.trim()))
+        && (body.lines().all(|line| is_remark(line.trim())) || is_empty_block())
 }
 
 /// Tells whether the signature says that what comes back is waited for.
@@ -322,7 +327,13 @@ fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
     let each = context.doc.notation.as_str() == "commands" || context.file.language.dialect == Dialect::Ruby;
     let slice = |span: Option<Span>| span.map_or("", |span| context.slice(span));
     let other = context.text_of(first) != context.text_of(second) || slice(first.ty) != slice(second.ty);
-    if each && other {
+    // Parts of what comes back have names of their own: `sample.mass the mass in g`.
+    let of_part = |entry: &Entry| {
+        let text = context.text_of(entry);
+        let word = text.split_whitespace().next().unwrap_or_default().trim_end_matches(['.', ',', ':']);
+        word.contains('.')
+    };
+    if (each && other) || entries(context).any(of_part) {
         return;
     }
     let message = "what comes back has a second entry; keep one of the two".to_owned();

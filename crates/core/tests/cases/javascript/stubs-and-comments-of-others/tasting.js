@@ -1,0 +1,43 @@
+/**
+ * Books a table.
+ *
+ * @param {number} table the number of the table
+ * @return {boolean} whether it was free
+ */
+Room.prototype.book = function (table) {};
+
+/**
+ * The tables of a room, filled in when it opens.
+ *
+ * @return {Array} the tables
+ */
+Room.prototype.tables = () => {};
+
+/**
+ * Reads a bill.
+ *
+ * @param {string} text what it says
+ * @return {Object} bill the bill
+ * @return {number} bill.total its total in euros
+ * @return {string} bill.guest who pays
+ */
+export function read(text) { return { total: text.length, guest: text }; }
+
+/**
+ * Pours a glass.
+ *
+ * @param {string} wine which wine
+ * @param {number} amount in ml
+ */
+
+function helper(table) {
+  return table;
+}
+
+/**
+ * Frees a table.
+ *
+ * @param {number} number the number of the table
+ * @param {string} guest who sat there
+ */
+export function free(table) { table.free = true; }
