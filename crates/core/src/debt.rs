@@ -128,6 +128,15 @@ impl Debt {
             // A link to a parameter in the text says what it is.
             *owed &= !parameter.named().is_some_and(|name| links.contains(&format!("[{name}]")));
         }
+        if demand.param != Owe::Always && (out.params.contains(&true) || out.returns) {
+            let text = told(debtor.source, doc).to_ascii_lowercase();
+            let says = |phrases: &[&str]| phrases.iter().any(|phrase| text.contains(phrase));
+            let all_elsewhere = says(WHOLE_ELSEWHERE);
+            if all_elsewhere || says(PARAMS_ELSEWHERE) {
+                out.params.fill(false);
+            }
+            out.returns &= !all_elsewhere || demand.returns == Owe::Always;
+        }
         out.returns &= !(debtor.signature.returns.typed_enough && demand.returns != Owe::Always);
         if pairing.params.has_keys {
             for (at, parameter) in debtor.signature.parameters.iter().enumerate() {
@@ -188,6 +197,38 @@ impl Debt {
         self
     }
 }
+
+/// Words, in lower case, by which a comment sends its reader to another for everything.
+const WHOLE_ELSEWHERE: &[&str] = &[
+    "for full documentation",
+    "for the full documentation",
+    "for complete documentation",
+    "for the complete documentation",
+    "for a full description",
+    "for a complete description",
+];
+
+/// Words, in lower case, by which a comment sends its reader to another for the parameters.
+const PARAMS_ELSEWHERE: &[&str] = &[
+    "same parameters",
+    "same arguments",
+    "same options as",
+    "same keyword arguments",
+    "parameters are the same",
+    "arguments are the same",
+    "parameters as for",
+    "arguments as for",
+    "for a description of the parameters",
+    "for a description of the arguments",
+    "for parameter descriptions",
+    "for descriptions of the parameters",
+    "for details on the parameters",
+    "for details of the parameters",
+    "for information on the parameters",
+    "parameters are described in",
+    "arguments are described in",
+    "parameters are documented in",
+];
 
 fn notation_of(doc: &DocComment) -> fn(EntryKind) -> bool {
     notations::get(doc.notation).map_or(|_| true, |notation| notation.holds)

@@ -100,6 +100,7 @@ pub fn examine<'a>(
     let (signature, known) = signature_of(file, declaration);
     let mut pairing = pairing::pair(doc, signature);
     accept_overloads(file, id, doc, &mut pairing);
+    accept_call(file, id, &mut pairing);
     let known = known && !is_of_another(file, declaration, doc, &pairing);
     if let Some(class) = class_doc(file, declaration) {
         // A constructor and its class share entries: one at either place answers.
@@ -135,6 +136,22 @@ fn is_of_another(
         && names.iter().all(|name| name.is == Match::Unknown)
         && doc.span.end <= declaration.span.start
         && file.source.slice(Span::new(doc.span.end, declaration.span.start)).matches('\n').count() > 1
+}
+
+/// The comment of a class whose objects are called may tell of what they are called with.
+fn accept_call(file: &FileReading<'_>, id: DeclId, pairing: &mut Pairing) {
+    let doubtful = |is: Match| matches!(is, Match::Unknown);
+    if !file.outline.declaration(id).kind.is_type()
+        || !pairing.params.names.iter().any(|name| doubtful(name.is))
+    {
+        return;
+    }
+    let mut members = file.outline.declarations.iter().filter(|other| other.owner == Some(id));
+    if members.any(|member| member.name == "__call__") {
+        for name in pairing.params.names.iter_mut().filter(|name| doubtful(name.is)) {
+            name.is = Match::Part;
+        }
+    }
 }
 
 /// A comment above several overloads, of which the others have none, speaks of all their parameters.

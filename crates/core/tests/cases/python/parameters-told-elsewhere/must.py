@@ -1,0 +1,45 @@
+def density(sample, warm):
+    """Density of a sample.
+
+    Usage and parameters are the same as those of :func:`weigh`; the sample
+    is put into water besides.
+
+    :return: the density in g/ml
+    """
+    return sample
+
+
+def weigh(sample, warm):
+    """Weigh a sample.
+
+    Refer to `density` for full documentation.
+
+    See Also
+    --------
+    density : what is measured with it
+    """
+    return sample
+
+
+def heat(sample, degrees):
+    """Heat a sample.
+
+    Parameters of older samples are kept.
+
+    :return: the sample
+    """
+    return sample
+
+
+class Plot:
+    """Draws the must of a tank.
+
+    :param tank: the number of the tank
+    :param colour: the colour of the line
+    """
+
+    def __init__(self, tank):
+        self.tank = tank
+
+    def __call__(self, *more, **options):
+        return self.tank
