@@ -113,12 +113,20 @@ impl Debt {
         } else {
             String::new()
         };
+        // Where no parameter has an entry, the text may well speak of each: `the tank \a number`.
+        let inline = doc.notation.as_str() == "commands" && !has_params && demand.param != Owe::Always;
+        let spoken_of = if inline && out.params.contains(&true) {
+            spoken_of(debtor.source.slice(doc.span))
+        } else {
+            Vec::new()
+        };
         let aliases =
             if out.params.contains(&true) { told_of(debtor.source, doc, demand.param) } else { Vec::new() };
         out.returns &=
             demand.returns == Owe::Always || for_tools(debtor.source, doc, "return").next().is_none();
         for (owed, parameter) in out.params.iter_mut().zip(&debtor.signature.parameters) {
             *owed &= !parameter.named().is_some_and(|name| aliases.contains(&name.as_str()));
+            *owed &= !parameter.named().is_some_and(|name| spoken_of.contains(&name.as_str()));
             *owed &= !(parameter.typed_enough && demand.param != Owe::Always);
             // Its parts are told one by one.
             *owed &= !parameter.named().is_some_and(|name| {
@@ -196,6 +204,16 @@ impl Debt {
         }
         self
     }
+}
+
+/// Returns the names that a text marks as those of parameters: `\a load`, `@p load`.
+fn spoken_of(text: &str) -> Vec<&str> {
+    let marked = text.split(['\\', '@']).skip(1).filter_map(|rest| {
+        let rest = rest.strip_prefix("a ").or_else(|| rest.strip_prefix("p "))?.trim_start();
+        let end = rest.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(rest.len());
+        (end > 0).then(|| &rest[..end])
+    });
+    marked.collect()
 }
 
 /// Words, in lower case, by which a comment sends its reader to another for everything.

@@ -297,6 +297,7 @@ impl DocComment {
     pub fn go_on_from(&mut self, above: Self) {
         self.beyond_summary |= self.summary.is_some() || above.beyond_summary;
         self.summary = above.summary;
+        self.blank &= self.summary.is_none();
         self.above = above.lines;
     }
 

@@ -237,8 +237,26 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     let first = (0..lines.len()).map(|at| lines.trimmed(at)).find(|line| !line.is_empty());
     doc.inherits |= lines.dialect() == Dialect::Ruby && first.is_some_and(|line| line.starts_with("(see "));
     describe_by_tag(&mut doc, lines, &opens, DESCRIPTIONS);
+    if lines.dialect() == Dialect::Ruby && doc.summary.is_none() {
+        describe_below(&mut doc, lines, &opens);
+    }
     complete(&mut doc);
     doc
+}
+
+/// Takes the first paragraph below a tag for the description that is not indented like the tag's text: `@abstract`, an empty
+/// line, and what it does.
+fn describe_below(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, &str)]) {
+    let stands_apart = |at: usize, row: usize| {
+        !lines.is_blank(row) && lines.is_blank(row - 1) && lines.indent(row) <= lines.indent(at)
+    };
+    for (number, &(at, _)) in opens.iter().enumerate() {
+        let next = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
+        if let Some(row) = (at + 1..next).find(|&row| stands_apart(at, row)) {
+            super::summary::describe_from(doc, lines, (row, 0), next);
+            return;
+        }
+    }
 }
 
 /// Reads lines that open with `@!`, as Ruby has them: what follows most of them is about something else.

@@ -1,0 +1,19 @@
+# A vat.
+class Vat
+  # @abstract
+  #
+  # Fills the vat up to a level. This must be implemented.
+  #
+  # @param [Integer] level
+  #   in litres
+  def fill(level)
+    raise NotImplementedError, level
+  end
+
+  # @api private
+  #   and only so
+  # @param [Integer] level in litres
+  def drain(level)
+    @level = level
+  end
+end
