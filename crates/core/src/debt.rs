@@ -422,7 +422,9 @@ fn sentence_answers(text: &str) -> bool {
         let opening =
             before.rsplit(['\n', '.', ':', '!', '?', ';', ')', '>', '-']).next().unwrap_or_default();
         let opening = opening.trim_start().to_ascii_lowercase();
-        let will = opening.strip_suffix("will ").unwrap_or(&opening);
+        // "If it returns true, the crate is full."
+        let opening = ["if ", "when "].iter().find_map(|word| opening.strip_prefix(word)).unwrap_or(&opening);
+        let will = opening.strip_suffix("will ").unwrap_or(opening);
         // "Weighs the crate and returns its load", not "and returns to the start".
         let next = after.trim_start_matches(['s', ' ']).split(|c: char| !c.is_alphanumeric()).next();
         let without_value = [
@@ -435,7 +437,7 @@ fn sentence_answers(text: &str) -> bool {
         let listed = before.trim_end().ends_with(['-', '*']);
         let opens = opening.is_empty() && (capital || listed)
             || second
-            || subjects.contains(&&*opening)
+            || subjects.contains(&opening)
             || subjects.contains(&will);
         opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
     })
@@ -542,6 +544,7 @@ mod tests {
         assert!(!sentence_answers("Weighs it twice. They return the crate."));
         assert!(sentence_answers("Weighs it and returns its load."));
         assert!(sentence_answers("When it is empty, zero is returned."));
+        assert!(sentence_answers("If it returns \"true\", the crate is full."));
         assert!(sentence_answers("Given a crate, return its load."));
         assert!(!sentence_answers("Weighs it and returns to the start."));
         assert!(sentence_answers("ensures - the scale is level - returns its load"));
