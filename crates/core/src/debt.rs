@@ -438,7 +438,9 @@ fn sentence_answers(text: &str) -> bool {
         let opens = opening.is_empty() && (capital || listed)
             || second
             || subjects.contains(&opening)
-            || subjects.contains(&will);
+            || subjects.contains(&will)
+            // "Given a crate, it returns its load."
+            || opening.ends_with(", it ");
         opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
     })
 }

@@ -3,6 +3,7 @@
 use tree_sitter::Node;
 
 use super::Kotlin;
+use crate::languages::shared::exempt_all_but_properties;
 use crate::model::{
     Answer, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Origin, Parameter, Returns, Surface,
     Thrown, TypeParameter, Variadic,
@@ -137,6 +138,10 @@ pub(super) fn class<'t>(walk: &mut Walk<'t, Kotlin>, node: Node<'t>) {
         let declared = lists.flat_map(|list| walk.children_of(list, Kotlin::ClassParameter));
         declaration.signature.parameters =
             declared.filter_map(|parameter| class_parameter(walk, parameter)).collect();
+        let head = walk.text(primary).split('(').next().unwrap_or_default();
+        if head.split_whitespace().any(|word| word == "private") {
+            exempt_all_but_properties(walk.source, &mut declaration.signature.parameters);
+        }
     }
     walk.enter(declaration);
 }

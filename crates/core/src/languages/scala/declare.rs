@@ -3,7 +3,7 @@
 use tree_sitter::Node;
 
 use super::Scala;
-use crate::languages::shared::raises_made;
+use crate::languages::shared::{exempt_all_but_properties, raises_made};
 use crate::model::{
     Answer, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Origin, Parameter, Returns, Surface,
     Thrown, TypeParameter, Variadic,
@@ -84,6 +84,10 @@ pub(super) fn template<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>, is: Scala
         declaration.construction = Construction::Header;
         for list in lists {
             read_list(walk, list, Scala::ClassParameter, &mut declaration.signature.parameters);
+        }
+        let access = walk.child(node, Scala::Access);
+        if access.is_some_and(|access| walk.text(access).starts_with("private")) {
+            exempt_all_but_properties(walk.source, &mut declaration.signature.parameters);
         }
     }
     walk.enter(declaration);

@@ -1,6 +1,8 @@
-//! Exceptions and types of the Java platform, which several languages share.
+//! Exceptions and types of the Java platform, and constructors in headers, which several languages share.
 
+use crate::model::Parameter;
 use crate::reading::{Hierarchy, TypeWords};
+use crate::text::Source;
 
 /// Exceptions of `java.lang`, `java.io`, `java.util`, `java.net`, `java.nio`, `java.time` and neighbours.
 pub(in crate::languages) static JVM_EXCEPTIONS: Hierarchy = Hierarchy::new(
@@ -136,3 +138,11 @@ pub(in crate::languages) const JVM_WORDS: TypeWords = &[
     ("String", "text"),
     ("Unit", "none"),
 ];
+
+/// Lets a private constructor owe nothing for the parameters that are no properties: only the class itself passes them.
+pub(in crate::languages) fn exempt_all_but_properties(source: &Source, parameters: &mut [Parameter]) {
+    for parameter in parameters {
+        let before = source.text()[..parameter.span.start as usize].trim_end();
+        parameter.exempt |= !(before.ends_with("val") || before.ends_with("var"));
+    }
+}
