@@ -108,6 +108,19 @@ impl Debt {
             throws: thrown,
             passed: throws,
         };
+        out.pay_by_text(debtor, doc, demand);
+        out.returns &= !(debtor.signature.returns.typed_enough && demand.returns != Owe::Always);
+        if pairing.params.has_keys {
+            for (at, parameter) in debtor.signature.parameters.iter().enumerate() {
+                out.params[at] &= parameter.variadic != Variadic::Keywords;
+            }
+        }
+        out
+    }
+
+    /// Sets aside what the text of a comment says of parameters, and what it leaves to another place.
+    fn pay_by_text(&mut self, debtor: &Debtor<'_>, doc: &DocComment, demand: Demand) {
+        let has_params = doc.has(EntryKind::Param);
         let links = if debtor.links_answer && demand.param != Owe::Always {
             doc.prose(debtor.source, doc.span)
         } else {
@@ -115,16 +128,16 @@ impl Debt {
         };
         // Where no parameter has an entry, the text may well speak of each: `the tank \a number`.
         let inline = doc.notation.as_str() == "commands" && !has_params && demand.param != Owe::Always;
-        let spoken_of = if inline && out.params.contains(&true) {
+        let spoken_of = if inline && self.params.contains(&true) {
             spoken_of(debtor.source.slice(doc.span))
         } else {
             Vec::new()
         };
         let aliases =
-            if out.params.contains(&true) { told_of(debtor.source, doc, demand.param) } else { Vec::new() };
-        out.returns &=
+            if self.params.contains(&true) { told_of(debtor.source, doc, demand.param) } else { Vec::new() };
+        self.returns &=
             demand.returns == Owe::Always || for_tools(debtor.source, doc, "return").next().is_none();
-        for (owed, parameter) in out.params.iter_mut().zip(&debtor.signature.parameters) {
+        for (owed, parameter) in self.params.iter_mut().zip(&debtor.signature.parameters) {
             *owed &= !parameter.named().is_some_and(|name| aliases.contains(&name.as_str()));
             *owed &= !parameter.named().is_some_and(|name| spoken_of.contains(&name.as_str()));
             *owed &= !(parameter.typed_enough && demand.param != Owe::Always);
@@ -136,22 +149,15 @@ impl Debt {
             // A link to a parameter in the text says what it is.
             *owed &= !parameter.named().is_some_and(|name| links.contains(&format!("[{name}]")));
         }
-        if demand.param != Owe::Always && (out.params.contains(&true) || out.returns) {
+        if demand.param != Owe::Always && (self.params.contains(&true) || self.returns) {
             let text = told(debtor.source, doc).to_ascii_lowercase();
             let says = |phrases: &[&str]| phrases.iter().any(|phrase| text.contains(phrase));
             let all_elsewhere = says(WHOLE_ELSEWHERE);
             if all_elsewhere || says(PARAMS_ELSEWHERE) {
-                out.params.fill(false);
+                self.params.fill(false);
             }
-            out.returns &= !all_elsewhere || demand.returns == Owe::Always;
+            self.returns &= !all_elsewhere || demand.returns == Owe::Always;
         }
-        out.returns &= !(debtor.signature.returns.typed_enough && demand.returns != Owe::Always);
-        if pairing.params.has_keys {
-            for (at, parameter) in debtor.signature.parameters.iter().enumerate() {
-                out.params[at] &= parameter.variadic != Variadic::Keywords;
-            }
-        }
-        out
     }
 
     /// Sets aside what a comment at another place says.
