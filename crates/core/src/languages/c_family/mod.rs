@@ -147,7 +147,26 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
             let closes = lexemes.get(at + 2).is_some_and(|next| next.is(b'>'));
             let pointed = lexemes.get(at + 3).is_some_and(|next| next.is(b'*') || next.is(b'&'));
             let declared = !word(at + 3).is_empty() && lexemes.get(at + 4).is_some_and(|next| next.is(b'('));
-            at > 0 && !word(at - 1).is_empty() && !word(at + 1).is_empty() && closes && (pointed || declared)
+            // `typedef list<crate> crates;`, `list<crate> crates;` where a declaration begins.
+            let begins = at > 1
+                && (word(at - 2) == "typedef"
+                    || matches!(lexemes[at - 2].sort, Sort::Sign(b';' | b'{' | b'}' | b':')));
+            let ended = !word(at + 3).is_empty() && lexemes.get(at + 4).is_some_and(|next| next.is(b';'));
+            at > 0
+                && !word(at - 1).is_empty()
+                && !word(at + 1).is_empty()
+                && closes
+                && (pointed || declared || begins && ended)
+        }
+        // `(Scale& scale,`: the sign stands with its type.
+        Sort::Sign(b'&') => {
+            let joined = at > 1 && !word(at - 1).is_empty() && lexemes[at - 1].end == lexemes[at].start;
+            let apart = lexemes.get(at + 1).is_some_and(|next| next.start > lexemes[at].end);
+            joined
+                && apart
+                && !word(at + 1).is_empty()
+                && matches!(lexemes[at - 2].sort, Sort::Sign(b'(' | b','))
+                && lexemes.get(at + 2).is_some_and(|next| next.is(b',') || next.is(b')'))
         }
         // `~Scale()` where a member begins.
         Sort::Sign(b'~') => {

@@ -111,7 +111,8 @@ impl Pass<'_> {
                         // `space::TYPE`: what is qualified is no macro.
                         found.types += 1;
                         found.last = Some(number);
-                    } else if is_capital(word) {
+                    } else if is_capital(word) && !matches!(items.get(number + 1), Some(Item::Sign(b'<', _)))
+                    {
                         found.capitals.push(at);
                         found.last = Some(number);
                     } else if !QUALIFIERS.contains(&word) {

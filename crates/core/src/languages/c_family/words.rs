@@ -8,13 +8,14 @@ pub(super) const ATTRIBUTES: &[&str] = &[
 
 /// Words that say nothing of the signature.
 pub(super) const NOISE: &[&str] = &[
-    "__extension__", "__restrict", "__restrict__", "restrict", "__inline", "__inline__", "__forceinline",
-    "__cdecl", "__stdcall", "__fastcall", "__thiscall", "__vectorcall", "__clrcall", "_cdecl", "_stdcall",
-    "_Noreturn", "__noreturn", "__volatile__", "__const", "__far", "__near", "__huge", "__always_inline",
-    "__noinline", "__user", "__iomem", "__init", "__exit", "__must_check", "__pure", "__maybe_unused",
-    "__unused", "__weak", "__packed", "__deprecated", "noinline", "__capability", "__ptr64", "__unaligned",
-    "_Thread_local", "__thread", "__signed__", "__complex__", "_Complex", "_Imaginary", "__vector",
-    "__pixel", "__bool", "_Cdecl", "_Pascal", "__pascal", "__regcall",
+    "__extension__", "_Nullable", "_Nonnull", "_Null_unspecified", "__nullable", "__nonnull", "__restrict",
+    "__restrict__", "restrict", "__inline", "__inline__", "__forceinline", "__cdecl", "__stdcall",
+    "__fastcall", "__thiscall", "__vectorcall", "__clrcall", "_cdecl", "_stdcall", "_Noreturn", "__noreturn",
+    "__volatile__", "__const", "__far", "__near", "__huge", "__always_inline", "__noinline", "__user",
+    "__iomem", "__init", "__exit", "__must_check", "__pure", "__maybe_unused", "__unused", "__weak",
+    "__packed", "__deprecated", "noinline", "__capability", "__ptr64", "__unaligned", "_Thread_local",
+    "__thread", "__signed__", "__complex__", "_Complex", "_Imaginary", "__vector", "__pixel", "__bool",
+    "_Cdecl", "_Pascal", "__pascal", "__regcall",
 ];
 
 /// Words that are neither type nor name.

@@ -48,3 +48,9 @@ PRESS::PRESS(const char *name, int bins) : PRESS(name) {
 int PRESS::SIZE(int bins) {
     return bins;
 }
+
+template <typename T>
+struct Weighing {
+  // A template in capitals is no macro.
+  bool weigh(int crate, typename GRID<T>::Point* first, const typename GRID<T>::Point& second);
+};
