@@ -1,7 +1,9 @@
 //! What the comments of a file have in common: whoever adds to them keeps to it.
 
 use super::FileReading;
-use crate::model::{Carrier, Declaration, DocComment, EntryKind, Mark, NotationId, Variadic, Votes};
+use crate::model::{
+    Carrier, Declaration, DocComment, Entry, EntryKind, Mark, NotationId, Signature, Variadic, Votes,
+};
 use crate::notations::{self, Align, Lines, TagWords, WordVotes};
 use crate::reading::{Dress, DressVotes};
 use crate::text::Span;
@@ -32,11 +34,13 @@ pub struct Habits {
     type_lines: Votes<bool>,
     /// Parameters that collect others have their stars.
     starred: Votes<bool>,
+    /// What of the entries stands in columns.
     aligned: Votes<Align>,
     /// How comments begin in which the names of entries follow the sign at once.
     colon: Votes<Option<ColonHead>>,
     /// The word before the colon of the paragraph that says what comes back.
     returning: Votes<&'static str>,
+    /// The words that open entries.
     words: WordVotes,
 }
 
@@ -94,28 +98,45 @@ impl Habits {
 
     /// Counts what another file has.
     pub fn add(&mut self, other: &Self) {
-        self.dress.add_all(&other.dress);
-        self.notation.add_all(&other.notation);
-        self.words.add_all(&other.words);
-        self.backslash.add_all(&other.backslash);
-        self.brief.add_all(&other.brief);
-        self.directed.add_all(&other.directed);
-        self.hyphen.add_all(&other.hyphen);
-        self.parted.add_all(&other.parted);
-        self.listed.add_all(&other.listed);
-        self.types_again.add_all(&other.types_again);
-        self.types_open.add_all(&other.types_open);
-        self.type_lines.add_all(&other.type_lines);
-        self.starred.add_all(&other.starred);
-        self.aligned.add_all(&other.aligned);
-        self.colon.add_all(&other.colon);
-        self.returning.add_all(&other.returning);
+        let Self {
+            dress,
+            notation,
+            backslash,
+            brief,
+            directed,
+            hyphen,
+            parted,
+            listed,
+            types_again,
+            types_open,
+            type_lines,
+            starred,
+            aligned,
+            colon,
+            returning,
+            words,
+        } = other;
+        self.dress.add_all(dress);
+        self.notation.add_all(notation);
+        self.backslash.add_all(backslash);
+        self.brief.add_all(brief);
+        self.directed.add_all(directed);
+        self.hyphen.add_all(hyphen);
+        self.parted.add_all(parted);
+        self.listed.add_all(listed);
+        self.types_again.add_all(types_again);
+        self.types_open.add_all(types_open);
+        self.type_lines.add_all(type_lines);
+        self.starred.add_all(starred);
+        self.aligned.add_all(aligned);
+        self.colon.add_all(colon);
+        self.returning.add_all(returning);
+        self.words.add_all(words);
     }
 
     fn count(&mut self, file: &FileReading<'_>, declaration: &Declaration, doc: &DocComment) {
         let text = file.source.text();
         let before = |at: u32| text[..at as usize].chars().next_back();
-        let signature = &declaration.signature;
         let first = doc.entries.iter().map(|entry| entry.lines.0 as usize).min().unwrap_or(0);
         let above = first.checked_sub(1).and_then(|row| doc.lines.get(row));
         let in_mark = |mark: &Mark| mark.lines.1 as usize == first;
@@ -146,43 +167,47 @@ impl Habits {
                 if let Some(known) = known.filter(|_| entry.kind == EntryKind::Returns) {
                     self.returning.add(known);
                 }
-                continue;
+            } else {
+                self.count_entry(file, &declaration.signature, entry);
             }
-            self.words.add(entry, &file.source);
-            if let Some(sign @ ('@' | '\\')) = before(entry.tag.start) {
-                self.backslash.add(sign == '\\');
+            if let Some(name) = entry.name().filter(|_| entry.kind == EntryKind::Param && params > 1) {
+                self.listed.add(entry.tag == name.span && colon != Some(true));
             }
-            let named = entry.name().map(|name| &name.name);
-            let parameter = signature.parameters.iter().find(|p| p.named() == named && named.is_some());
-            let collects = parameter.is_some_and(|parameter| parameter.variadic != Variadic::No);
-            if let Some(name) = entry.name().filter(|_| collects) {
-                let star =
-                    file.source.slice(name.span).starts_with('*') || before(name.span.start) == Some('*');
-                self.starred.add(star);
-            }
-            let open = match entry.kind {
-                EntryKind::Param => parameter.map(|parameter| parameter.ty.is_none()),
-                EntryKind::Returns => Some(signature.returns.ty.is_none()),
-                _ => None,
-            };
-            match open {
-                Some(true) => self.types_open.add(entry.ty.is_some()),
-                Some(false) => self.types_again.add(entry.ty.is_some()),
-                None => {}
-            }
-            let line = |at: u32| file.source.line(at);
-            if let Some(ty) = entry.ty.filter(|_| entry.kind == EntryKind::Param) {
-                self.type_lines.add(line(ty.start) != line(entry.tag.start));
-            }
-            let (EntryKind::Param, Some(name)) = (entry.kind, entry.name()) else { continue };
-            if params > 1 {
-                self.listed.add(entry.tag == name.span);
-            }
-            let gap = |from: u32, to: u32| file.source.slice(Span::new(from.min(to), to));
-            self.directed.add(gap(entry.tag.end, name.span.start).trim_start().starts_with('['));
-            if let Some(said) = entry.text {
-                self.hyphen.add(gap(name.span.end, said.start).trim_end().ends_with('-'));
-            }
+        }
+    }
+
+    /// Counts how an entry is written.
+    fn count_entry(&mut self, file: &FileReading<'_>, signature: &Signature, entry: &Entry) {
+        let text = file.source.text();
+        let before = |at: u32| text[..at as usize].chars().next_back();
+        let gap = |from: u32, to: u32| file.source.slice(Span::new(from.min(to), to));
+        self.words.add(entry, &file.source);
+        if let Some(sign @ ('@' | '\\')) = before(entry.tag.start) {
+            self.backslash.add(sign == '\\');
+        }
+        let named = entry.name().map(|name| &name.name);
+        let parameter = signature.parameters.iter().find(|p| p.named() == named && named.is_some());
+        let open = match entry.kind {
+            EntryKind::Param => parameter.map(|parameter| parameter.ty.is_none()),
+            EntryKind::Returns => Some(signature.returns.ty.is_none()),
+            _ => None,
+        };
+        match open {
+            Some(true) => self.types_open.add(entry.ty.is_some()),
+            Some(false) => self.types_again.add(entry.ty.is_some()),
+            None => {}
+        }
+        let (EntryKind::Param, Some(name)) = (entry.kind, entry.name()) else { return };
+        if let Some(ty) = entry.ty {
+            self.type_lines.add(file.source.line(ty.start) != file.source.line(entry.tag.start));
+        }
+        if parameter.is_some_and(|parameter| parameter.variadic != Variadic::No) {
+            let star = file.source.slice(name.span).starts_with('*') || before(name.span.start) == Some('*');
+            self.starred.add(star);
+        }
+        self.directed.add(gap(entry.tag.end, name.span.start).trim_start().starts_with('['));
+        if let Some(said) = entry.text {
+            self.hyphen.add(gap(name.span.end, said.start).trim_end().ends_with('-'));
         }
     }
 }

@@ -110,6 +110,30 @@ impl Reader for FamilyReader {
     }
 }
 
+/// Tells whether what an angle bracket opens is part of a type: `list<crate> weighed(`, `list<crate> *`. No comparison goes
+/// on so.
+fn is_list_type<'t>(lexemes: &[Lexeme], at: usize, word: &dyn Fn(usize) -> &'t str) -> bool {
+    let is = |at: usize, signs: &[u8]| lexemes.get(at).is_some_and(|next| signs.iter().any(|&s| next.is(s)));
+    if at == 0 || word(at - 1).is_empty() || word(at + 1).is_empty() || !is(at + 2, b">") {
+        return false;
+    }
+    let named = !word(at + 3).is_empty();
+    // `typedef list<crate> crates;`, `list<crate> crates;` where a declaration begins.
+    let begins = at > 1 && (word(at - 2) == "typedef" || is(at - 2, b";{}:"));
+    is(at + 3, b"*&") || (named && (is(at + 4, b"(") || (begins && is(at + 4, b";"))))
+}
+
+/// Tells whether the sign of a reference stands with its type in a list of parameters: `(Scale& scale,`.
+fn is_reference<'t>(lexemes: &[Lexeme], at: usize, word: &dyn Fn(usize) -> &'t str) -> bool {
+    let joined = at > 1 && !word(at - 1).is_empty() && lexemes[at - 1].end == lexemes[at].start;
+    let apart = lexemes.get(at + 1).is_some_and(|next| next.start > lexemes[at].end);
+    joined
+        && apart
+        && !word(at + 1).is_empty()
+        && matches!(lexemes[at - 2].sort, Sort::Sign(b'(' | b','))
+        && lexemes.get(at + 2).is_some_and(|next| next.is(b',') || next.is(b')'))
+}
+
 /// Tells whether a header, whose ending both languages have, is one of C++.
 pub(super) fn is_cpp_header(text: &str) -> bool {
     let lexemes = lexer::lex(text);
@@ -142,32 +166,8 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
             }
             _ => false,
         },
-        // `list<crate> weighed(`, `list<crate> *`: no comparison goes on so.
-        Sort::Sign(b'<') => {
-            let closes = lexemes.get(at + 2).is_some_and(|next| next.is(b'>'));
-            let pointed = lexemes.get(at + 3).is_some_and(|next| next.is(b'*') || next.is(b'&'));
-            let declared = !word(at + 3).is_empty() && lexemes.get(at + 4).is_some_and(|next| next.is(b'('));
-            // `typedef list<crate> crates;`, `list<crate> crates;` where a declaration begins.
-            let begins = at > 1
-                && (word(at - 2) == "typedef"
-                    || matches!(lexemes[at - 2].sort, Sort::Sign(b';' | b'{' | b'}' | b':')));
-            let ended = !word(at + 3).is_empty() && lexemes.get(at + 4).is_some_and(|next| next.is(b';'));
-            at > 0
-                && !word(at - 1).is_empty()
-                && !word(at + 1).is_empty()
-                && closes
-                && (pointed || declared || begins && ended)
-        }
-        // `(Scale& scale,`: the sign stands with its type.
-        Sort::Sign(b'&') => {
-            let joined = at > 1 && !word(at - 1).is_empty() && lexemes[at - 1].end == lexemes[at].start;
-            let apart = lexemes.get(at + 1).is_some_and(|next| next.start > lexemes[at].end);
-            joined
-                && apart
-                && !word(at + 1).is_empty()
-                && matches!(lexemes[at - 2].sort, Sort::Sign(b'(' | b','))
-                && lexemes.get(at + 2).is_some_and(|next| next.is(b',') || next.is(b')'))
-        }
+        Sort::Sign(b'<') => is_list_type(&lexemes, at, &word),
+        Sort::Sign(b'&') => is_reference(&lexemes, at, &word),
         // `~Scale()` where a member begins.
         Sort::Sign(b'~') => {
             let begins = at > 0
