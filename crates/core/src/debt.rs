@@ -152,7 +152,8 @@ impl Debt {
         if demand.param != Owe::Always && (self.params.contains(&true) || self.returns) {
             let text = told(debtor.source, doc).to_ascii_lowercase();
             let says = |phrases: &[&str]| phrases.iter().any(|phrase| text.contains(phrase));
-            let all_elsewhere = says(WHOLE_ELSEWHERE);
+            let begins = |phrase: &&str| text.trim_start().starts_with(*phrase);
+            let all_elsewhere = says(WHOLE_ELSEWHERE) || LIKE_ANOTHER.iter().any(|phrase| begins(phrase));
             if all_elsewhere || says(PARAMS_ELSEWHERE) {
                 self.params.fill(false);
             }
@@ -231,6 +232,9 @@ const WHOLE_ELSEWHERE: &[&str] = &[
     "for a full description",
     "for a complete description",
 ];
+
+/// Words, in lower case, with which a comment begins that leaves all to another.
+const LIKE_ANOTHER: &[&str] = &["same as ", "alias for ", "alias of ", "an alias for ", "an alias of "];
 
 /// Words, in lower case, by which a comment sends its reader to another for the parameters.
 const PARAMS_ELSEWHERE: &[&str] = &[
