@@ -485,22 +485,30 @@ fn speaks_of_errors(text: &str) -> bool {
 /// Tells whether a comment says by name what is thrown, wherever; or outside of its entries, where no type is named,
 /// that something is.
 fn names_exception((told, whole): (&str, &str), thrown: &Thrown) -> bool {
-    let has = |text: &str, name: &str| {
-        text.match_indices(name).any(|(at, name)| {
-            let part = |c: char| c.is_alphanumeric() || c == '_';
-            !text[..at].ends_with(part) && !text[at + name.len()..].starts_with(part)
-        })
-    };
     // Whoever says that some error comes has said that one does.
     if speaks_of_errors(told) {
         return true;
     }
     match thrown.ty.as_str() {
         "throws" => {
-            ["throws", "Throws", "thrown", "throw", "rethrows", "Rethrows"].iter().any(|word| has(told, word))
+            let words = ["throws", "Throws", "thrown", "throw", "rethrows", "Rethrows"];
+            words.iter().any(|word| has_word(told, word))
         }
-        ty => !last_part(ty).is_empty() && has(whole, last_part(ty)),
+        ty => !last_part(ty).is_empty() && has_word(whole, last_part(ty)),
     }
+}
+
+/// Tells whether the text of a comment, outside of its entries, names an exception.
+pub(crate) fn text_names(source: &Source, doc: &DocComment, exception: &str) -> bool {
+    let name = last_part(exception);
+    !name.is_empty() && has_word(&told(source, doc), name)
+}
+
+/// Tells whether a text has a word, by itself.
+fn has_word(text: &str, word: &str) -> bool {
+    let part = |c: char| c.is_alphanumeric() || c == '_';
+    text.match_indices(word)
+        .any(|(at, word)| !text[..at].ends_with(part) && !text[at + word.len()..].starts_with(part))
 }
 
 /// Tells whether a summary says what is yielded, one by one.

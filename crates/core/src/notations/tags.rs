@@ -120,6 +120,7 @@ const TABLE: &[Tag] = &[
     ("implSpec", Meaning::Mark),
     ("implements", Meaning::Mark),
     ("import", Meaning::Mark),
+    ("inherits", Meaning::Mark),
     ("inner", Meaning::Mark),
     ("instance", Meaning::Mark),
     ("interface", Meaning::Mark),

@@ -4,7 +4,7 @@ use super::named::without_second;
 use super::repair::{Repair, sorted_by_key};
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::debt::is_documented;
+use crate::debt::{is_documented, text_names};
 use crate::model::{Answer, Body, EntryKind, Kind, Level, Origin, RuleId, Thrown};
 use crate::text::{Span, is_wordless};
 
@@ -322,7 +322,9 @@ fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     for entry in context.doc.entries_of(EntryKind::Throws) {
         let Some(name) = entry.name() else { continue };
-        if entry.text.is_none_or(|span| is_wordless(context.slice(span))) {
+        if entry.text.is_none_or(|span| is_wordless(context.slice(span)))
+            && !text_names(context.file.source, context.doc, name.name.as_str())
+        {
             let message =
                 format!("the entry for `{}` does not say when it is thrown; add the condition", name.name);
             findings.report(name.span, name.name.as_str(), message).done();

@@ -41,3 +41,18 @@ function helper(table) {
  * @param {string} guest who sat there
  */
 export function free(table) { table.free = true; }
+
+/**
+ * Reads a price, or throws a `PriceError` where there is none.
+ *
+ * @param {string} text what the bill says
+ * @return {number} the price in euros
+ * @throws {PriceError}
+ * @throws {TypeError}
+ * @inherits Bill
+ */
+export function price(text) {
+  if (!text) throw new PriceError(text);
+  if (text === "free") throw new TypeError(text);
+  return Number(text);
+}
