@@ -153,7 +153,7 @@ impl Debt {
             let text = told(debtor.source, doc).to_ascii_lowercase();
             let says = |phrases: &[&str]| phrases.iter().any(|phrase| text.contains(phrase));
             let begins = |phrase: &&str| text.trim_start().starts_with(*phrase);
-            let all_elsewhere = says(WHOLE_ELSEWHERE) || LIKE_ANOTHER.iter().any(|phrase| begins(phrase));
+            let all_elsewhere = says(WHOLE_ELSEWHERE) || LIKE_ANOTHER.iter().any(begins);
             if all_elsewhere || says(PARAMS_ELSEWHERE) {
                 self.params.fill(false);
             }
