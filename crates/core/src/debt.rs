@@ -410,7 +410,7 @@ fn told(source: &Source, doc: &DocComment) -> String {
 fn sentence_answers(text: &str) -> bool {
     const PHRASES: &[&str] = &[
         " is returned", " are returned", " be returned", "eturn value is ", "eturn value will ",
-        "eturn value indicates ",
+        "eturn value indicates ", "eturn NULL", "eturns NULL",
     ];
     // Most texts have no word of it.
     if memchr::memmem::find(text.as_bytes(), b"eturn").is_none() {

@@ -93,11 +93,18 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
             "returns" | "gets" | "sets" | "creates" | "converts" | "checks" | "makes" | "whether"
         )
         || first.contains(['_', '(']);
+    // Names alone are a heading: `Sun or Moon`.
+    let mut words =
+        text.split(|c: char| !c.is_alphanumeric()).filter(|word| word.starts_with(char::is_alphabetic));
+    let says = words.any(|word| {
+        word.starts_with(char::is_lowercase) && !matches!(word, "or" | "and" | "on" | "for" | "with")
+    });
     // What opens with code or in quotation marks is spoken by nobody about the declaration.
     let opening =
         text.trim_start_matches(|c: char| matches!(c, '/' | '*' | '#' | '-' | '!') || c.is_whitespace());
     let quotes = opening.starts_with(['"', '(', '[', '{', '<', '`', '$']);
     !numbered
+        && says
         && !quotes
         && !speaks_of_several(&lower)
         && begins
@@ -263,6 +270,7 @@ mod tests {
         assert!(!reads_like_a_description("// INTERFACE FOR CRATES AND SCALES"));
         assert!(!reads_like_a_description("// Cannot inherit from the crate here"));
         assert!(reads_like_a_description("// Copies of the crate are left out"));
+        assert!(!reads_like_a_description("/* Press or Old Cellar */"));
         assert!(!reads_like_a_description("// Define the most common crate types"));
         assert!(!reads_like_a_description("// Weighing twice before the call saves a lot of time."));
         assert!(!reads_like_a_description("/* Was public, now deprecated. */"));
