@@ -89,6 +89,16 @@ impl Dress {
         Self { one: suited(self.one, customary.one), several: suited(self.several, customary.several) }
     }
 
+    /// Returns what a comment opens with, of one line or of several.
+    pub(crate) fn mark(&self, several: bool) -> &'static str {
+        let form = if several { self.several } else { self.one };
+        match form.carrier {
+            Carrier::Block { open, .. } => open,
+            Carrier::Lines { mark } => mark,
+            Carrier::Docstring => form.quotes,
+        }
+    }
+
     /// Tells whether a text of several lines begins behind the opening mark.
     pub(crate) fn opens_with_text(&self, carrier: Carrier) -> bool {
         self.several.carrier == carrier && matches!(self.several.layout, Layout::Lines { opens: true, .. })

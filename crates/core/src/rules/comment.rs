@@ -81,7 +81,7 @@ fn missing(asking: &Asking<'_>, findings: &mut Findings<'_>) {
     if declaration.comment.misplaced.is_some() {
         return;
     }
-    let mark = asking.file.language.doc_mark;
+    let mark = asking.file.dress().mark(declaration.kind.is_callable());
     let message = format!(
         "{} `{}` has no doc comment; describe it in one (`{mark}`)",
         declaration.kind.as_str(),
@@ -117,7 +117,7 @@ fn ordinary(asking: &Asking<'_>, findings: &mut Findings<'_>) {
         Carrier::Lines { mark } => mark,
         Carrier::Docstring => "string",
     };
-    let wanted = asking.file.language.doc_mark;
+    let wanted = asking.file.dress().mark(asking.file.source.slice(comment.span).contains('\n'));
     let message = format!("this `{mark}` comment is not shown to callers; make it `{wanted}`");
     findings
         .report(comment.span, "", message)
