@@ -232,29 +232,39 @@ fn column_of_name(name: &str, column: usize) -> usize {
     column.saturating_sub(signs)
 }
 
+/// Where the parts of an entry stand on its line, in characters.
+struct Place {
+    /// Behind the tag, and the type where there is one.
+    head: usize,
+    /// Before the name.
+    name: usize,
+    /// Behind the name.
+    end: usize,
+    /// Before the text.
+    text: usize,
+}
+
+impl Place {
+    fn of(entry: &Entry, lines: &Lines<'_>) -> Option<Self> {
+        let line = lines.span_of(lines.text(entry.lines.0 as usize));
+        let before = |at: u32| lines.source().slice(Span::new(line.start, at.max(line.start)));
+        let column = |at: u32| before(at).chars().count();
+        let (name, text) = (entry.name()?.span, entry.text.filter(|text| text.start <= line.end)?);
+        let head = before(name.start).trim_end_matches([' ', '$', '&', '*', '.']).chars().count();
+        Some(Self { head, name: column(name.start), end: column(name.end), text: column(text.start) })
+    }
+}
+
 /// Tells what stands in columns in a comment; nothing where its entries would look the same either way.
 pub(crate) fn aligned(doc: &DocComment, lines: &Lines<'_>) -> Option<Align> {
-    let place = |entry: &Entry| {
-        let line = lines.span_of(lines.text(entry.lines.0 as usize));
-        let column =
-            |at: u32| lines.source().slice(Span::new(line.start, at.max(line.start))).chars().count();
-        let (name, text) = (entry.name()?.span, entry.text.filter(|text| text.start <= line.end)?);
-        let before = lines.source().slice(Span::new(line.start, name.start.max(line.start)));
-        Some((
-            before.trim_end_matches([' ', '$', '&', '*', '.']).chars().count(),
-            column(name.start),
-            column(name.end),
-            column(text.start),
-        ))
-    };
-    let places: Vec<_> = doc.entries_of(EntryKind::Param).filter_map(place).collect();
+    let entries = doc.entries_of(EntryKind::Param);
+    let places: Vec<Place> = entries.filter_map(|entry| Place::of(entry, lines)).collect();
     let first = places.first()?;
-    let all =
-        |same: fn(&(usize, usize, usize, usize)) -> usize| places.iter().all(|is| same(is) == same(first));
+    let all = |part: fn(&Place) -> usize| places.iter().all(|place| part(place) == part(first));
     // Types of one length put the names below each other, and names of one length the texts.
-    let (heads, names, ends, texts) = (all(|is| is.0), all(|is| is.1), all(|is| is.2), all(|is| is.3));
-    match (texts, names) {
-        _ if places.len() < 2 || (heads && ends) => None,
+    let heads = all(|place| place.head);
+    match (all(|place| place.text), all(|place| place.name)) {
+        _ if places.len() < 2 || (heads && all(|place| place.end)) => None,
         (true, true) if !heads => Some(Align::NamesAndTexts),
         (true, _) => Some(Align::Texts),
         (false, _) => Some(Align::No),
