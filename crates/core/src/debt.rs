@@ -149,7 +149,13 @@ impl Debt {
             // A link to a parameter in the text says what it is.
             *owed &= !parameter.named().is_some_and(|name| links.contains(&format!("[{name}]")));
         }
-        if demand.param != Owe::Always && (self.params.contains(&true) || self.returns) {
+        // Most texts have none of the words.
+        let may_refer = || {
+            let text = debtor.source.slice(doc.span).as_bytes();
+            REFERRING.iter().any(|word| memchr::memmem::find(text, word).is_some())
+        };
+        let owing = self.params.contains(&true) || self.returns;
+        if demand.param != Owe::Always && owing && may_refer() {
             let text = told(debtor.source, doc).to_ascii_lowercase();
             let says = |phrases: &[&str]| phrases.iter().any(|phrase| text.contains(phrase));
             let begins = |phrase: &&str| text.trim_start().starts_with(*phrase);
@@ -222,6 +228,11 @@ fn spoken_of(text: &str) -> Vec<&str> {
     });
     marked.collect()
 }
+
+/// Parts of words without which a comment sends its reader nowhere: one of them is in each phrase below.
+const REFERRING: &[&[u8]] = &[
+    b"same", b"Same", b"ocument", b"escri", b"etails", b"nformation", b"lias ", b"rameters as", b"guments as",
+];
 
 /// Words, in lower case, by which a comment sends its reader to another for everything.
 const WHOLE_ELSEWHERE: &[&str] = &[
@@ -551,7 +562,21 @@ pub(crate) fn is_documented(
 
 #[cfg(test)]
 mod tests {
-    use super::{sentence_answers, summary_answers};
+    use super::{
+        LIKE_ANOTHER, PARAMS_ELSEWHERE, REFERRING, WHOLE_ELSEWHERE, sentence_answers, summary_answers,
+    };
+
+    #[test]
+    fn every_phrase_that_refers_has_a_word_that_is_looked_for() {
+        let phrases = WHOLE_ELSEWHERE.iter().chain(LIKE_ANOTHER).chain(PARAMS_ELSEWHERE);
+        for phrase in phrases {
+            let text = phrase.as_bytes();
+            assert!(
+                REFERRING.iter().any(|word| memchr::memmem::find(text, word).is_some()),
+                "{phrase}: no word of it is looked for"
+            );
+        }
+    }
 
     #[test]
     fn a_sentence_that_says_what_comes_back_answers_for_it() {
