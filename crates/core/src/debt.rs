@@ -220,7 +220,7 @@ impl Debt {
 }
 
 /// Returns the names that a text marks as those of parameters: `\a load`, `@p load`.
-fn spoken_of(text: &str) -> Vec<&str> {
+pub(crate) fn spoken_of(text: &str) -> Vec<&str> {
     let marked = text.split(['\\', '@']).skip(1).filter_map(|rest| {
         let rest = rest.strip_prefix("a ").or_else(|| rest.strip_prefix("p "))?.trim_start();
         let end = rest.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(rest.len());

@@ -2,7 +2,7 @@
 
 use super::choose::{Drafted, Extent};
 use super::skeleton::{TagLines, entries, lacking_tags, style, tag_lines};
-use crate::debt::{Debt, is_documented};
+use crate::debt::{Debt, is_documented, spoken_of};
 use crate::model::{Carrier, DeclId, Declaration, Dialect, DocComment, EntryKind, RawComment};
 use crate::notations::{self, Addition, Lines, NewEntry, Notation, Order, WriteStyle};
 use crate::pairing::Match;
@@ -35,7 +35,14 @@ pub(super) fn complete(
         };
         examined.debt = Debt::of(&debtor, doc, &examined.pairing);
     }
-    let lacking = lacking(file, doc, &examined);
+    let mut lacking = lacking(file, doc, &examined);
+    if lacking.params.contains(&true) && doc.notation.as_str() == "commands" && !doc.has(EntryKind::Param) {
+        // Beside entries it is no longer enough that the text marks a parameter.
+        let spoken_of = spoken_of(file.source.slice(doc.span));
+        for (owed, parameter) in lacking.params.iter_mut().zip(&examined.signature.parameters) {
+            *owed |= parameter.named().is_some_and(|name| spoken_of.contains(&name.as_str()));
+        }
+    }
     let mut style = style(file, notation);
     if notations::is_colon_form(doc, &file.source) {
         style.dialect = Dialect::Colon;
