@@ -67,7 +67,8 @@ pub(super) fn complete(
     if let Some(first) = tags.first() {
         let last = (0..lines.len()).rev().find(|&at| !lines.is_blank(at)).map_or(0, |at| at + 1);
         let alone = doc.entries.is_empty() && doc.marks.is_empty() && wanted.is_empty();
-        let gap = if alone && !first.is_empty() { vec![String::new()] } else { Vec::new() };
+        let apart = alone || style.dialect == Dialect::Colon;
+        let gap = if apart && !first.is_empty() { vec![String::new()] } else { Vec::new() };
         additions.push(Addition { at: last, lines: gap.into_iter().chain(tags).collect() });
     }
     let place = Place::of(file, raw)?;

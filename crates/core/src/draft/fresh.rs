@@ -41,7 +41,10 @@ pub(super) fn fresh(
     };
     let colon = file.custom().colon().filter(|_| notation.id.as_str() == "commands");
     let lines = match colon {
-        Some(head) => headed_by_name((head, declaration), (&summary, &wanted), notation, style),
+        Some(head) => {
+            let tags = lacking_tags(file, declaration, None);
+            headed_by_name((head, declaration), (&summary, &wanted, &tags), notation, style)
+        }
         None => ordered(file, declaration, (&summary, wanted), (notation, &style)),
     };
     put(file, id, blank, &lines).map(Some)
@@ -103,7 +106,7 @@ fn ordered(
 /// at once.
 fn headed_by_name(
     (head, declaration): (ColonHead, &Declaration),
-    (summary, entries): (&str, &[NewEntry]),
+    (summary, entries, tags): (&str, &[NewEntry], &[&str]),
     notation: &Notation,
     style: WriteStyle,
 ) -> Vec<String> {
@@ -137,6 +140,11 @@ fn headed_by_name(
     if !returns.is_empty() {
         out.push(String::new());
         out.extend(returns);
+    }
+    for tag in tags {
+        if let Some(line) = notation.writer.mark(tag, &style.placeholder, &style) {
+            out.extend([String::new(), line]);
+        }
     }
     out
 }

@@ -164,6 +164,8 @@ fn opens<'s>(lines: &Lines<'s>) -> Vec<(usize, char, &'s str)> {
 
 fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
     let mut doc = blank(lines, span, COMMANDS.id);
+    // Comments that are headed by a name say so in a paragraph.
+    doc.deprecated = (0..lines.len()).any(|at| lines.trimmed(at).starts_with("Deprecated:"));
     let opens = opens(lines);
     if reads_as_colon_form(lines, &opens) {
         read_colon(&mut doc, lines);
@@ -525,6 +527,9 @@ impl EntryLines for CommandLines {
     }
 
     fn mark(&self, tag: &str, text: &str, style: &WriteStyle) -> Option<String> {
+        if style.dialect == Dialect::Colon && tag == "deprecated" {
+            return Some(format!("Deprecated: {text}"));
+        }
         Some(signed(&format!("@{tag} {text}"), style))
     }
 

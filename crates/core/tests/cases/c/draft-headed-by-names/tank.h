@@ -20,3 +20,23 @@ int tank_fill(int tank, int litres);
 int tank_level(int tank, int unit);
 
 void tank_stop(void);
+
+/**
+ * tank_shut:
+ * @tank: the number of the tank
+ *
+ * Shuts a tank.
+ *
+ * Deprecated: 2.1: Use tank_stop() instead.
+ */
+void tank_shut(int tank) __attribute__((deprecated));
+
+void tank_seal(int tank) __attribute__((deprecated));
+
+/**
+ * tank_halt:
+ * @tank: the number of the tank
+ *
+ * Halts a tank.
+ */
+void tank_halt(int tank) __attribute__((deprecated));
