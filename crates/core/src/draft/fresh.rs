@@ -42,7 +42,9 @@ pub(super) fn fresh(
     let colon = file.custom().colon().filter(|_| notation.id.as_str() == "commands");
     let lines = match colon {
         Some(head) => {
-            let tags = lacking_tags(file, declaration, None);
+            let value = |tag: &str| file.settings.tag_values.get(tag).unwrap_or(&style.placeholder).clone();
+            let tags = lacking_tags(file, declaration, None).into_iter();
+            let tags: Vec<(&str, String)> = tags.map(|tag| (tag, value(tag))).collect();
             headed_by_name((head, declaration), (&summary, &wanted, &tags), notation, style)
         }
         None => ordered(file, declaration, (&summary, wanted), (notation, &style)),
@@ -106,7 +108,7 @@ fn ordered(
 /// at once.
 fn headed_by_name(
     (head, declaration): (ColonHead, &Declaration),
-    (summary, entries, tags): (&str, &[NewEntry], &[&str]),
+    (summary, entries, tags): (&str, &[NewEntry], &[(&str, String)]),
     notation: &Notation,
     style: WriteStyle,
 ) -> Vec<String> {
@@ -141,8 +143,8 @@ fn headed_by_name(
         out.push(String::new());
         out.extend(returns);
     }
-    for tag in tags {
-        if let Some(line) = notation.writer.mark(tag, &style.placeholder, &style) {
+    for (tag, value) in tags {
+        if let Some(line) = notation.writer.mark(tag, value, &style) {
             out.extend([String::new(), line]);
         }
     }

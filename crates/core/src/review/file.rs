@@ -140,15 +140,13 @@ fn is_of_another(
 
 /// The comment of a class whose objects are called may tell of what they are called with.
 fn accept_call(file: &FileReading<'_>, id: DeclId, pairing: &mut Pairing) {
-    let doubtful = |is: Match| matches!(is, Match::Unknown);
-    if !file.outline.declaration(id).kind.is_type()
-        || !pairing.params.names.iter().any(|name| doubtful(name.is))
-    {
+    let is_type = file.outline.declaration(id).kind.is_type();
+    if !is_type || pairing.params.names.iter().all(|name| name.is != Match::Unknown) {
         return;
     }
     let mut members = file.outline.declarations.iter().filter(|other| other.owner == Some(id));
     if members.any(|member| member.name == "__call__") {
-        for name in pairing.params.names.iter_mut().filter(|name| doubtful(name.is)) {
+        for name in pairing.params.names.iter_mut().filter(|name| name.is == Match::Unknown) {
             name.is = Match::Part;
         }
     }
