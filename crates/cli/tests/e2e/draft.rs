@@ -399,3 +399,25 @@ fn a_file_that_shows_no_habit_follows_its_folder() {
     let configured = workshop.run(&["draft", "--print", "press/bare.py"]).out;
     assert!(configured.contains("    :param vat: TODO: describe\n"), "{configured}");
 }
+
+#[test]
+fn a_language_has_a_template_of_its_own() {
+    let config = "[draft]\nplaceholder = \"FILL IN\"\ntags = { since = \"2.1\", author = \"all\" }\n\n\
+                  [languages.java]\nrequired-tags = { method = [\"since\", \"author\"] }\n\n\
+                  [languages.java.draft]\nplaceholder = \"to say\"\nalign = true\nblank-line = false\n\
+                  tags = { since = \"3.0\" }\n";
+    let workshop = Workshop::with(&[
+        ("vinequill.toml", config),
+        ("Scale.java", "public class Scale {\n    public void weigh(int load, int crate) {}\n}\n"),
+        ("scale.py", "def weigh(load):\n    print(load)\n"),
+    ]);
+    let java = workshop.run(&["draft", "--print", "Scale.java:2"]).out;
+    let wanted = "/**\n     * to say\n     * @param load  to say\n     * @param crate to say\n     * @since 3.0\n     * @author all\n     */\n";
+    assert_eq!(java, wanted);
+    let python = workshop.run(&["draft", "--print", "scale.py"]).out;
+    assert_eq!(python, "\"\"\"FILL IN\n\n    Args:\n        load: FILL IN\n    \"\"\"\n");
+    workshop.write("vinequill.toml", b"[languages.java.draft]\nplaceholder = \"???\"\n");
+    let refused = workshop.run(&["draft", "."]);
+    assert_eq!(refused.code, 2);
+    assert!(refused.err.contains("needs a word"), "{}", refused.err);
+}

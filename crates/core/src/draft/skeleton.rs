@@ -182,7 +182,7 @@ pub(super) fn style(file: &FileReading<'_>, notation: &Notation) -> WriteStyle {
         placeholder: file.settings.placeholder.clone(),
         step: file.source.step().to_owned(),
         hyphen: custom.hyphen(dialect == Dialect::TypeScript),
-        parted: custom.parted(),
+        parted: file.settings.blank_line.unwrap_or_else(|| custom.parted()),
         listed: custom.listed(),
         types: types(file, notation),
         type_lines: custom.type_lines(),
@@ -191,7 +191,11 @@ pub(super) fn style(file: &FileReading<'_>, notation: &Notation) -> WriteStyle {
         dialect,
         backslash: custom.backslash(),
         brief: custom.brief(),
-        align: if file.settings.align { custom.aligned().max(Align::Texts) } else { custom.aligned() },
+        align: match file.settings.align {
+            Some(true) => custom.aligned().max(Align::Texts),
+            Some(false) => Align::No,
+            None => custom.aligned(),
+        },
         words: if notation.id == file.draft_notation() { custom.words() } else { TagWords::default() },
     }
 }

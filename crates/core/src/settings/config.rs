@@ -147,9 +147,25 @@ pub struct DraftConfig {
     /// What stands in tags that are required, by tag: `{user}`, `{date}`, `{year}` are put in.
     #[serde(default)]
     pub tags: BTreeMap<String, String>,
-    /// Whether the descriptions of entries stand in one column.
-    #[serde(default)]
-    pub align: bool,
+    /// Whether the descriptions of entries stand in one column; as in the file, where it is not said.
+    pub align: Option<bool>,
+    /// Whether an empty line parts the description from the entries; as in the file, where it is not said.
+    pub blank_line: Option<bool>,
+}
+
+impl DraftConfig {
+    /// Takes from another what is not said here.
+    pub(crate) fn over(&self, base: &Self) -> Self {
+        let mut tags = base.tags.clone();
+        tags.extend(self.tags.clone());
+        Self {
+            placeholder: self.placeholder.clone().or_else(|| base.placeholder.clone()),
+            fill: self.fill.or(base.fill),
+            tags,
+            align: self.align.or(base.align),
+            blank_line: self.blank_line.or(base.blank_line),
+        }
+    }
 }
 
 /// What a draft says where only a person can know.
@@ -194,6 +210,9 @@ pub struct LanguageConfig {
     pub examples: Vec<String>,
     /// How summaries of callables begin.
     pub opening: Option<Opening>,
+    /// How its comments are drafted, where otherwise than those of the rest.
+    #[serde(default)]
+    pub draft: DraftConfig,
     /// Levels by rule or `subject.*`.
     #[serde(default)]
     pub rules: BTreeMap<String, Level>,

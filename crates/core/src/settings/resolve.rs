@@ -5,7 +5,7 @@ use std::collections::BTreeMap;
 use super::ConfigError;
 use regex::Regex;
 
-use super::config::{Ask, Config, Fill, Floor, LanguageConfig, Opening};
+use super::config::{Ask, Config, DraftConfig, Fill, Floor, LanguageConfig, Opening};
 use super::levels::{LevelSetting, covers, level_of};
 use crate::model::{Excuse, Kind, LanguageId, Level, NotationId, RuleId, Surface};
 use crate::reading::{Demand, Language, Owe};
@@ -89,8 +89,10 @@ pub struct LanguageSettings {
     pub fill: Fill,
     /// What a draft puts into tags that are required, by tag.
     pub tag_values: BTreeMap<String, String>,
-    /// Whether a draft puts the descriptions of entries into one column.
-    pub align: bool,
+    /// Whether a draft puts the descriptions of entries into one column; as in the file, where it is not said.
+    pub align: Option<bool>,
+    /// Whether a draft parts the description from the entries by an empty line; as in the file, where it is not said.
+    pub blank_line: Option<bool>,
     /// File name endings, in place of the language's own.
     pub endings: Option<Vec<String>>,
     /// The encoding of files that do not tell.
@@ -128,15 +130,12 @@ impl Settings {
         check_patterns(config.locked.iter().map(String::as_str), known)?;
         check_patterns(config.rules.keys().map(String::as_str), known)?;
         check_patterns(overrides.levels.iter().map(|setting| setting.pattern.as_str()), known)?;
-        let placeholder = config.draft.placeholder.clone().unwrap_or_else(|| "TODO: describe".to_owned());
+        let placeholder = placeholder(&config.draft)?;
         check_floors(config)?;
-        if is_wordless(&placeholder) {
-            return Err(ConfigError::Wordless(placeholder));
-        }
         let mut languages = BTreeMap::new();
         for language in known.languages {
             let own = config.languages.get(language.id.as_str()).cloned().unwrap_or_default();
-            let settings = language_settings(language, &own, (config, overrides), (known, &placeholder))?;
+            let settings = language_settings(language, &own, (config, overrides), known)?;
             languages.insert(language.id.as_str(), settings);
         }
         Ok(Self {
@@ -232,8 +231,9 @@ fn language_settings(
     language: &Language,
     own: &LanguageConfig,
     (config, overrides): (&Config, &Overrides),
-    (known, placeholder): (Known<'_>, &str),
+    known: Known<'_>,
 ) -> Result<LanguageSettings, ConfigError> {
+    let draft = own.draft.over(&config.draft);
     check_patterns(own.rules.keys().map(String::as_str), known)?;
     let demand = match (overrides.demand, own.demand) {
         (Some(owe), _) => Demand::all(owe),
@@ -265,16 +265,23 @@ fn language_settings(
         words: config.words.iter().map(|word| word.to_lowercase()).collect(),
         header: header(config)?,
         header_text: config.header.text.iter().flat_map(|text| text.lines()).map(str::to_owned).collect(),
-        placeholder: placeholder.to_owned(),
-        fill: config.draft.fill.unwrap_or_default(),
-        tag_values: config.draft.tags.clone(),
-        align: config.draft.align,
+        placeholder: placeholder(&draft)?,
+        fill: draft.fill.unwrap_or_default(),
+        tag_values: draft.tags,
+        align: draft.align,
+        blank_line: draft.blank_line,
         endings: own.endings.clone(),
         encoding: own.encoding.clone().or_else(|| config.encoding.clone()),
         entry: own.entry.iter().map(|path| path.trim_start_matches("./").to_owned()).collect(),
         doc_marks: own.doc_marks.clone(),
         levels: known.rules.iter().map(|&(id, default)| (id, level_of(id, default, &layers))).collect(),
     })
+}
+
+/// Returns what stands where a person should write.
+fn placeholder(draft: &DraftConfig) -> Result<String, ConfigError> {
+    let placeholder = draft.placeholder.clone().unwrap_or_else(|| "TODO: describe".to_owned());
+    if is_wordless(&placeholder) { Err(ConfigError::Wordless(placeholder)) } else { Ok(placeholder) }
 }
 
 fn check_floors(config: &Config) -> Result<(), ConfigError> {
