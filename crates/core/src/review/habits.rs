@@ -311,7 +311,8 @@ impl<'f> Custom<'f> {
     /// Returns the word before the colon of the paragraph that says what comes back.
     #[must_use]
     pub fn returning(&self) -> &'static str {
-        self.settled(|habits| &habits.returning, "Return")
+        let customary = if self.colon() == Some(ColonHead::Named) { "Returns" } else { "Return" };
+        self.settled(|habits| &habits.returning, customary)
     }
 
     /// Returns the words that open entries.
