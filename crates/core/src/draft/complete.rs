@@ -4,7 +4,7 @@ use super::choose::{Drafted, Extent};
 use super::skeleton::{TagLines, entries, lacking_tags, style, tag_lines};
 use crate::debt::{Debt, is_documented, spoken_of};
 use crate::model::{Carrier, DeclId, Declaration, Dialect, DocComment, EntryKind, RawComment};
-use crate::notations::{self, Addition, Lines, NewEntry, Notation, Order, WriteStyle};
+use crate::notations::{self, Addition, Lines, Notation, Order, WriteStyle};
 use crate::pairing::Match;
 use crate::reading::{Demand, Owe};
 use crate::review::{Examined, FileReading, Standings, examine};
@@ -78,7 +78,7 @@ pub(super) fn complete(
     }
     if asks_summary {
         let text = notation.writer.whole(&style.placeholder, &[], &style);
-        edits.push(place.summary(raw, &text, is_parted(notation, &style)));
+        edits.push(place.summary(raw, &text, notation.writer.parted(&style)));
     }
     edits.extend(additions.iter().filter_map(|addition| place.edit(raw, addition)));
     let edits = merged(edits);
@@ -188,7 +188,7 @@ impl<'f> Place<'f> {
             Carrier::Lines { mark } => Self {
                 file,
                 prefix: before.unwrap_or_else(|| {
-                    let form = file.custom().dress(file.language.carrier).carried_by(raw.carrier);
+                    let form = file.dress().carried_by(raw.carrier);
                     format!("{indent}{} ", form.rest().unwrap_or(mark))
                 }),
                 closing: String::new(),
@@ -293,7 +293,7 @@ impl<'f> Place<'f> {
     /// The text of a block on one line gets a line of its own.
     fn opened(&self, raw: &RawComment) -> Option<Edit> {
         let [line] = raw.lines[..] else { return None };
-        if self.file.custom().dress(self.file.language.carrier).opens_with_text(raw.carrier) {
+        if self.file.dress().opens_with_text(raw.carrier) {
             return None;
         }
         let said = self.file.source.slice(line);
@@ -367,20 +367,6 @@ impl<'f> Place<'f> {
         };
         Edit { span: Span::at(start), text }
     }
-}
-
-/// Tells whether an empty line parts the description from the entries.
-fn is_parted(notation: &Notation, style: &WriteStyle) -> bool {
-    let entry = NewEntry {
-        kind: EntryKind::Param,
-        name: Some("name".to_owned()),
-        ty: None,
-        optional: false,
-        only_read: false,
-        text: style.placeholder.clone(),
-        rank: 0,
-    };
-    notation.writer.whole(&style.placeholder, &[entry], style).iter().any(String::is_empty)
 }
 
 fn length(mark: &str) -> u32 {

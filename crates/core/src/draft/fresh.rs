@@ -160,7 +160,7 @@ fn put(
 ) -> Result<Drafted, &'static str> {
     let declaration = file.outline.declaration(id);
     let ending = file.source.line_ending();
-    let dress = file.custom().dress(file.language.carrier);
+    let dress = file.dress();
     if let Some(span) = blank {
         let comment = wrap(dress, lines, file.source.indent_at(span.start), ending);
         let edit = Edit { span, text: comment.clone() };

@@ -187,7 +187,7 @@ pub(super) fn style(file: &FileReading<'_>, notation: &Notation) -> WriteStyle {
         types: types(file, notation),
         type_lines: custom.type_lines(),
         returning: custom.returning(),
-        tight: custom.dress(file.language.carrier).tight(),
+        tight: file.dress().tight(),
         dialect,
         backslash: custom.backslash(),
         brief: custom.brief(),
@@ -203,7 +203,7 @@ pub(super) fn style(file: &FileReading<'_>, notation: &Notation) -> WriteStyle {
 /// Tells which types are written: the notation's custom, unless the comments around have another.
 fn types(file: &FileReading<'_>, notation: &Notation) -> TypeCustom {
     let customary = notation.writer.types(file.language.dialect);
-    if notation.id.as_str() == "annotations" && file.custom().dress(file.language.carrier).tight() {
+    if notation.id.as_str() == "annotations" && file.dress().tight() {
         return TypeCustom::Always;
     }
     let typed = matches!(

@@ -16,7 +16,7 @@ pub fn draft_top(file: &FileReading<'_>, header: &[String]) -> Option<(Edit, Vec
     let ending = file.source.line_ending();
     let has_header = has_header(&file.context(), header);
     let remark = |carrier: Carrier, lines: &[String]| {
-        let dress = file.custom().dress(file.language.carrier).carried_by(carrier);
+        let dress = file.dress().carried_by(carrier);
         Place { source: &file.source, outline: &file.outline, dress }.remark(lines)
     };
     let mut added = Vec::new();

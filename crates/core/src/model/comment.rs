@@ -172,6 +172,12 @@ pub struct Entry {
 }
 
 impl Entry {
+    /// Tells whether no tag stands before the name: in a list of parameters, or behind a sign alone.
+    #[must_use]
+    pub fn opens_with_name(&self) -> bool {
+        self.name().is_some_and(|name| name.span == self.tag)
+    }
+
     /// Returns the first name.
     #[must_use]
     pub fn name(&self) -> Option<&EntryName> {

@@ -65,7 +65,7 @@ impl FieldWriter {
 impl Writer for FieldWriter {
     fn whole(&self, summary: &str, entries: &[NewEntry], style: &WriteStyle) -> Vec<String> {
         let mut out = self.0.summary(&self.0.escape(summary), style);
-        if self.0.parted() && style.parted && !entries.is_empty() {
+        if self.parted(style) && !entries.is_empty() {
             out.push(String::new());
         }
         let mut lines: Vec<Vec<String>> = entries.iter().map(|entry| self.lines(entry, style)).collect();
@@ -138,6 +138,10 @@ impl Writer for FieldWriter {
 
     fn types(&self, dialect: Dialect) -> TypeCustom {
         self.0.types(dialect)
+    }
+
+    fn parted(&self, style: &WriteStyle) -> bool {
+        self.0.parted() && style.parted
     }
 
     fn code(&self, text: &str, dialect: Dialect) -> String {
@@ -319,8 +323,8 @@ fn align(entries: &[NewEntry], lines: &mut [Vec<String>]) {
 /// Returns how far the items of a list of parameters are indented beyond the comment's text; nothing where there is no
 /// such list, or the entry does not belong into it.
 fn list_lead(doc: &DocComment, lines: &Lines<'_>, entry: &NewEntry) -> Option<usize> {
-    let is_item = |found: &&Entry| found.name().is_some_and(|name| name.span == found.tag);
-    let item = doc.entries_of(EntryKind::Param).find(is_item).filter(|_| entry.kind == EntryKind::Param)?;
+    let items = |found: &&Entry| found.opens_with_name();
+    let item = doc.entries_of(EntryKind::Param).find(items).filter(|_| entry.kind == EntryKind::Param)?;
     Some(lines.indent(item.lines.0 as usize).saturating_sub(least(lines)))
 }
 
@@ -329,7 +333,7 @@ fn lead(doc: &DocComment, lines: &Lines<'_>, entry: &NewEntry) -> String {
     let alike = doc.entries_of(entry.kind).next().or(doc.entries.first());
     let row = alike.map(|entry| entry.lines.0).or(doc.marks.first().map(|mark| mark.lines.0));
     let row = row.map(|row| row as usize).filter(|&row| row > 0 && row < lines.len());
-    let is_below = alike.is_none_or(|entry| entry.name().is_none_or(|name| name.span != entry.tag));
+    let is_below = alike.is_none_or(|entry| !entry.opens_with_name());
     let by = row.filter(|_| is_below).map_or(0, |row| lines.indent(row).saturating_sub(least(lines)));
     " ".repeat(by)
 }

@@ -286,6 +286,10 @@ impl Writer for LabelWriter {
         out
     }
 
+    fn parted(&self, _style: &WriteStyle) -> bool {
+        false
+    }
+
     fn types(&self, _dialect: Dialect) -> TypeCustom {
         TypeCustom::Never
     }

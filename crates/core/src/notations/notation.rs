@@ -221,6 +221,11 @@ pub trait Writer: Sync {
     /// Tells when types are written.
     fn types(&self, dialect: Dialect) -> TypeCustom;
 
+    /// Tells whether an empty line parts the description from the entries.
+    fn parted(&self, _style: &WriteStyle) -> bool {
+        true
+    }
+
     /// Returns the mark that takes over the comment of what is overridden, where there is one.
     fn inherits(&self, _dialect: Dialect) -> Option<&'static str> {
         None

@@ -170,8 +170,8 @@ impl Habits {
             } else {
                 self.count_entry(file, &declaration.signature, entry);
             }
-            if let Some(name) = entry.name().filter(|_| entry.kind == EntryKind::Param && params > 1) {
-                self.listed.add(entry.tag == name.span && colon != Some(true));
+            if entry.kind == EntryKind::Param && params > 1 && entry.name().is_some() {
+                self.listed.add(entry.opens_with_name() && colon != Some(true));
             }
         }
     }

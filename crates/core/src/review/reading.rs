@@ -14,7 +14,7 @@ use crate::model::{
     Signature,
 };
 use crate::notations::{self, Lines};
-use crate::reading::{INSTRUCTION, Language, Parsers, Wishes, goes_on_from};
+use crate::reading::{Dress, INSTRUCTION, Language, Parsers, Wishes, goes_on_from};
 use crate::rules::{FileContext, LEFTOVER_CODE, LEFTOVER_TODO, PASSED, Rule};
 use crate::settings::{LanguageSettings, Settings};
 use crate::text::{Source, Span};
@@ -182,6 +182,11 @@ impl<'a> FileReading<'a> {
     #[must_use]
     pub fn custom(&self) -> Custom<'_> {
         Custom::new(self.habits(), self.around.get())
+    }
+
+    /// Returns how comments that are added to the file are to be put down.
+    pub(crate) fn dress(&self) -> Dress {
+        self.custom().dress(self.language.carrier)
     }
 
     /// Returns the notation of drafts: the one that is configured, that of the file, that of the files around.
