@@ -300,6 +300,7 @@ fn new_entries(names: &[String], notation: &notations::Notation) -> Vec<notation
         ty: None,
         optional: false,
         only_read: false,
+        value: None,
         text: "TODO: describe".to_owned(),
         rank,
     };

@@ -19,6 +19,7 @@ pub(super) fn entries(
 ) -> Vec<NewEntry> {
     let custom = types(file, notation);
     let new = |kind, name, rank| new(file, kind, name, rank);
+    let lists_values = notation.id.as_str() == "commands" && file.custom().valued();
     let directed = notation.id.as_str() == "commands" && file.custom().directed();
     let mut out = Vec::new();
     for (rank, parameter) in signature.type_parameters.iter().enumerate() {
@@ -37,6 +38,14 @@ pub(super) fn entries(
         }
     }
     for (kind, owed) in [(EntryKind::Returns, debt.returns), (EntryKind::Yields, debt.yields)] {
+        if owed && kind == EntryKind::Returns && lists_values {
+            let values = rules::closed_values(&file.source, file.known(), signature).unwrap_or_default();
+            let entry = |value: &str| NewEntry { value: Some(value.to_owned()), ..new(kind, None, 0) };
+            out.extend(values.into_iter().map(entry));
+            if out.last().is_some_and(|last| last.kind == kind) {
+                continue;
+            }
+        }
         if owed {
             let mut entry = new(kind, None, 0);
             entry.ty =
@@ -125,6 +134,7 @@ fn new(file: &FileReading<'_>, kind: EntryKind, name: Option<String>, rank: usiz
         ty: None,
         optional: false,
         only_read: false,
+        value: None,
         text: file.settings.placeholder.clone(),
         rank,
     }

@@ -508,6 +508,9 @@ struct CommandLines;
 
 impl EntryLines for CommandLines {
     fn entry(&self, entry: &NewEntry, style: &WriteStyle) -> Vec<String> {
+        if let Some(value) = &entry.value {
+            return vec![format!("{} {}", signed(&format!("@retval {value}"), style), entry.text)];
+        }
         let head = spelling(entry.kind, entry.name.as_deref().unwrap_or_default(), style.dialect);
         let head = match (style.dialect, entry.kind) {
             (Dialect::Colon, EntryKind::Returns) => format!("{}:", style.returning),

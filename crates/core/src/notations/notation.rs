@@ -177,6 +177,8 @@ pub struct NewEntry {
     pub optional: bool,
     /// It is surely only read, and the comments of the file say so.
     pub only_read: bool,
+    /// The single value it speaks of, where the comments of the file list what comes back value by value.
+    pub value: Option<String>,
     /// The description: what the code tells, else the placeholder.
     pub text: String,
     /// The place among its kind in the signature, from 0.

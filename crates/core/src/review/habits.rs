@@ -40,6 +40,8 @@ pub struct Habits {
     colon: Votes<Option<ColonHead>>,
     /// The word before the colon of the paragraph that says what comes back.
     returning: Votes<&'static str>,
+    /// What comes back is listed value by value.
+    valued: Votes<bool>,
     /// The words that open entries.
     words: WordVotes,
 }
@@ -114,6 +116,7 @@ impl Habits {
             aligned,
             colon,
             returning,
+            valued,
             words,
         } = other;
         self.dress.add_all(dress);
@@ -131,6 +134,7 @@ impl Habits {
         self.aligned.add_all(aligned);
         self.colon.add_all(colon);
         self.returning.add_all(returning);
+        self.valued.add_all(valued);
         self.words.add_all(words);
     }
 
@@ -196,6 +200,9 @@ impl Habits {
             Some(true) => self.types_open.add(entry.ty.is_some()),
             Some(false) => self.types_again.add(entry.ty.is_some()),
             None => {}
+        }
+        if entry.kind == EntryKind::Returns {
+            self.valued.add(entry.value.is_some());
         }
         let (EntryKind::Param, Some(name)) = (entry.kind, entry.name()) else { return };
         if let Some(ty) = entry.ty {
@@ -313,6 +320,12 @@ impl<'f> Custom<'f> {
     pub fn returning(&self) -> &'static str {
         let customary = if self.colon() == Some(ColonHead::Named) { "Returns" } else { "Return" };
         self.settled(|habits| &habits.returning, customary)
+    }
+
+    /// Tells whether what comes back is listed value by value.
+    #[must_use]
+    pub fn valued(&self) -> bool {
+        self.settled(|habits| &habits.valued, false)
     }
 
     /// Returns the words that open entries.

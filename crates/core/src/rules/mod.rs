@@ -35,6 +35,7 @@ pub use examples::{FurtherExample, further_examples, further_examples_of};
 pub(crate) use file::has_header;
 pub(crate) use leftover::{CODE as LEFTOVER_CODE, TODO as LEFTOVER_TODO};
 pub(crate) use param::is_only_read;
+pub(crate) use returns::closed_values;
 pub use rule::{Check, Example, Rule};
 pub(crate) use tag::lacking as lacking_tags;
 pub(crate) use throws::PASSED;

@@ -4,8 +4,9 @@ use super::named::without_second;
 use super::repair::Repair;
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::model::{Answer, Body, Dialect, Entry, EntryKind, Kind, Level, Mark, RuleId};
-use crate::text::{Span, is_wordless, split_words, surely_says_more};
+use crate::index::Family;
+use crate::model::{Answer, Body, Dialect, Entry, EntryKind, Kind, Level, Mark, RuleId, Signature};
+use crate::text::{Source, Span, is_wordless, split_words, surely_says_more};
 use crate::types;
 
 pub(super) static MISSING: Rule = Rule {
@@ -112,16 +113,7 @@ fn values(context: &Context<'_>, findings: &mut Findings<'_>) {
     if entries(context).any(|entry| entry.value.is_none()) {
         return;
     }
-    let Some(ty) = signature.returns.ty else { return };
-    let ty = context.slice(ty).trim();
-    let bare = ty.rsplit([' ', ':', '.']).next().unwrap_or(ty);
-    let wanted: Vec<&str> = match bare {
-        "bool" | "_Bool" | "boolean" | "Boolean" => vec!["true", "false"],
-        _ => match context.file.known.values(bare) {
-            Some(values) => values.iter().map(|value| value.as_str()).collect(),
-            None => return,
-        },
-    };
+    let Some(wanted) = closed_values(context.file.source, context.file.known, signature) else { return };
     let said: Vec<&str> = listed
         .iter()
         .filter_map(|entry| entry.value)
@@ -141,6 +133,20 @@ fn values(context: &Context<'_>, findings: &mut Findings<'_>) {
         .report(first.tag, &missing.join(", "), message)
         .related(context.declaration().name_span, "the declaration")
         .done();
+}
+
+/// Returns the values of the closed set that comes back: true and false, or the members of an enumeration of the project.
+pub(crate) fn closed_values<'a>(
+    source: &Source,
+    known: &'a Family,
+    signature: &Signature,
+) -> Option<Vec<&'a str>> {
+    let ty = source.slice(signature.returns.ty?).trim();
+    let bare = ty.rsplit([' ', ':', '.']).next().unwrap_or(ty);
+    match bare {
+        "bool" | "_Bool" | "boolean" | "Boolean" => Some(vec!["true", "false"]),
+        _ => known.values(bare).map(|values| values.iter().map(|value| value.as_str()).collect()),
+    }
 }
 
 fn entries<'a>(context: &Context<'a>) -> impl Iterator<Item = &'a Entry> {
