@@ -1,15 +1,13 @@
 //! The wording of descriptions.
 
 use super::rule::{Check, Example, Rule};
-use std::sync::LazyLock;
 
 use smol_str::SmolStr;
-use unicase::UniCase;
 
 use super::{Context, Findings, visible};
 use crate::model::{Level, RuleId};
 use crate::placeholder::is_placeholder;
-use crate::text::{Span, narrow, split_words};
+use crate::text::{Span, misspellings, narrow, split_words};
 
 pub(super) static PLACEHOLDER: Rule = Rule {
     id: RuleId::new("text.placeholder"),
@@ -78,12 +76,11 @@ const SHORTEST: usize = 4;
 /// looked up, nor are names of the declaration.
 fn spelling(context: &Context<'_>, findings: &mut Findings<'_>) {
     let sections = || context.doc.sections.iter();
-    let sieve = &*SIEVE;
     // Most comments hold no word that may be on the list, in code or outside.
     let whole = |(first, last): (&Span, &Span)| Span::new(first.start, last.end);
     let lines = &context.doc.lines;
     let Some(whole) = lines.first().zip(lines.last()).map(whole) else { return };
-    if !sieve.holds_one_of(context.slice(whole)) {
+    if !misspellings::may_have_listed(context.slice(whole), SHORTEST) {
         return;
     }
     for line in visible::lines(context) {
@@ -101,79 +98,15 @@ fn spelling(context: &Context<'_>, findings: &mut Findings<'_>) {
         }
         let bare = visible::without_code(line.text);
         visible::each_word(&bare, |at, word| {
-            if word.len() < SHORTEST || !sieve.holds(word) || is_proper_noun(&bare, at, word) {
+            let may_be_one = word.len() >= SHORTEST && misspellings::may_be_listed(word);
+            if !may_be_one || is_proper_noun(&bare, at, word) {
                 return;
             }
-            if let Some(meant) = typos_dict::WORD.find(&UniCase::new(word)).filter(|meant| !meant.is_empty())
-            {
-                report_misspelling(context, (word, line.span(at, at + word.len())), meant, findings);
+            if let Some(meant) = misspellings::meant_by(word) {
+                let word = (word, line.span(at, at + word.len()));
+                report_misspelling(context, word, &meant.collect::<Vec<_>>(), findings);
             }
         });
-    }
-}
-
-/// What lets nearly all words pass before they are looked up: nearly every word is spelt right, and the look-up, like
-/// telling words from code, costs more than all else here (B. H. Bloom, "Space/time trade-offs in hash coding with
-/// allowable errors", 1970).
-struct Sieve(Vec<u64>);
-
-static SIEVE: LazyLock<Sieve> = LazyLock::new(|| {
-    let mut bits = vec![0_u64; 1 << (Sieve::BITS - 6)];
-    for word in typos_dict::WORD.map.keys() {
-        for (at, bit) in Sieve::places(Sieve::hash(word.into_inner())) {
-            bits[at] |= bit;
-        }
-    }
-    Sieve(bits)
-});
-
-impl Sieve {
-    /// There are two to the power of this many bits.
-    const BITS: u32 = 21;
-
-    /// What a hash begins with (FNV-1a, 64 bits).
-    const SEED: u64 = 0xcbf2_9ce4_8422_2325;
-
-    /// Tells whether a word may be on the list; of one that is, always.
-    fn holds(&self, word: &str) -> bool {
-        self.holds_hash(Self::hash(word))
-    }
-
-    /// Tells whether a text has a run of letters that may be on the list, where no word has anything else.
-    fn holds_one_of(&self, text: &str) -> bool {
-        let (mut length, mut hash) = (0, Self::SEED);
-        for byte in text.bytes().chain([b' ']) {
-            if byte.is_ascii_alphabetic() {
-                (length, hash) = (length + 1, Self::step(hash, byte));
-            } else if length > 0 {
-                if length >= SHORTEST && self.holds_hash(hash) {
-                    return true;
-                }
-                (length, hash) = (0, Self::SEED);
-            }
-        }
-        false
-    }
-
-    fn holds_hash(&self, hash: u64) -> bool {
-        Self::places(hash).all(|(at, bit)| self.0[at] & bit != 0)
-    }
-
-    /// Hashes a word, case set aside.
-    fn hash(word: &str) -> u64 {
-        word.bytes().fold(Self::SEED, Self::step)
-    }
-
-    fn step(hash: u64, byte: u8) -> u64 {
-        (hash ^ u64::from(byte.to_ascii_lowercase())).wrapping_mul(0x0100_0000_01b3)
-    }
-
-    /// Returns the three places of a hash.
-    fn places(hash: u64) -> impl Iterator<Item = (usize, u64)> {
-        [0, 21, 42].into_iter().map(move |shift| {
-            let place = (hash >> shift) & ((1 << Self::BITS) - 1);
-            ((place >> 6) as usize, 1 << (place & 63))
-        })
     }
 }
 
@@ -244,35 +177,18 @@ pub(super) fn is_in_code(context: &Context<'_>, word: &str) -> bool {
 }
 
 fn stands_in_code(context: &Context<'_>, word: &str) -> bool {
-    let text = context.file.source.text();
+    let source = context.file.source;
+    let text = source.text();
     let comments = &context.file.outline.comments;
-    memchr::memmem::find_iter(text.as_bytes(), word).any(|at| {
-        let at = Span::of(at, at + word.len());
+    memchr::memmem::find_iter(text.as_bytes(), word).any(|found| {
+        let at = Span::of(found, found + word.len());
+        // In a name of several words it stands by itself.
+        let goes_on = text[found + word.len()..].starts_with(|c: char| c.is_lowercase());
         let next = comments.partition_point(|comment| comment.span.end <= at.start);
-        comments.get(next).is_none_or(|comment| !comment.span.contains(at))
+        let commented = comments.get(next).is_some_and(|comment| comment.span.contains(at));
+        // Comments in bodies that tell nothing are not listed.
+        let before = text[source.line_start(found)..found].trim_start();
+        let remarked = before.contains("//") || before.starts_with(['*', '#']) || before.starts_with("--");
+        !(goes_on || commented || remarked)
     })
-}
-
-#[cfg(test)]
-mod tests {
-    use super::SIEVE;
-
-    #[test]
-    fn every_listed_word_is_held_and_most_others_pass() {
-        for word in typos_dict::WORD.map.keys().map(|word| word.into_inner()) {
-            assert!(SIEVE.holds(word));
-            assert!(!word.is_ascii() || word.bytes().all(|byte| byte.is_ascii_alphabetic()), "{word}");
-        }
-        let plain = ["weigh", "crate", "load", "scale", "press", "cellar", "must", "cider", "vat", "tare"];
-        assert_eq!(plain.iter().filter(|word| SIEVE.holds(word)).count(), 0);
-        for (text, wanted) in [
-            ("Weighs the crate,\n * and the pallet.", false),
-            ("Weighs seperately.", true),
-            ("'Seperate'", true),
-            ("Waage für {@code recieve}", true),
-            ("", false),
-        ] {
-            assert_eq!(SIEVE.holds_one_of(text), wanted, "{text}");
-        }
-    }
 }

@@ -2,7 +2,9 @@
 
 mod edit;
 mod lines;
+pub(crate) mod misspellings;
 mod prose;
+mod sieve;
 mod source;
 mod span;
 mod verbs;
