@@ -30,22 +30,24 @@ fn attributes(walk: &mut Walk<'_, Rust>, node: Node<'_>) -> Attributes {
     let pending = std::mem::take(&mut walk.pending);
     let mut out = Attributes::default();
     let mut upto = walk.span(node).start;
+    let mut documented = false;
     for &span in pending.iter().rev() {
         if span.end > upto {
             break;
         }
         let gap = walk.source.slice(Span::new(span.end, upto)).trim();
-        let parted = gap.lines().any(|line| {
-            let line = line.trim();
-            !(line.is_empty() || line.starts_with("//")) || line.starts_with("///")
-        });
-        if parted && !(gap.starts_with("/*") && gap.ends_with("*/") && !gap.starts_with("/**")) {
-            read_attribute(walk, span, &mut out);
+        let plain = |line: &str| line.is_empty() || line.starts_with("//");
+        let is_block = gap.starts_with("/*") && gap.ends_with("*/");
+        if !is_block && !gap.lines().all(|line| plain(line.trim())) {
             break;
         }
         read_attribute(walk, span, &mut out);
         upto = span.start;
-        out.start = Some(upto);
+        // What stands above documentation parts nothing from it.
+        documented |= gap.starts_with("/**") || gap.lines().any(|line| line.trim().starts_with("///"));
+        if !documented {
+            out.start = Some(upto);
+        }
     }
     out
 }
