@@ -6,11 +6,18 @@ use super::{Grammar, Walk, comments};
 use crate::model::{Carrier, CommentId, Doc, Misplaced, Outline, RawComment};
 use crate::text::{Span, narrow};
 
-/// Takes a comment: joins it with the run of lines that it goes on with, or begins another.
+/// Takes a comment, and the lines of it that the grammar was not given.
 pub(super) fn take<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: Node<'_>) {
-    let text = walk.text(node);
-    let bare = text.trim_end();
-    let at = Span::of(node.start_byte(), node.start_byte() + bare.len());
+    let bare = walk.text(node).trim_end();
+    take_at(grammar, walk, Span::of(node.start_byte(), node.start_byte() + bare.len()));
+    for line in walk.lines_behind(narrow(node.end_byte())) {
+        take_at(grammar, walk, line);
+    }
+}
+
+/// Takes a comment: joins it with the run of lines that it goes on with, or begins another.
+fn take_at<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, at: Span) {
+    let bare = walk.source.slice(at);
     let mut form = grammar.comment(bare);
     if form.doc == Doc::No && walk.wishes.take(bare) {
         form.doc = Doc::Yes;
@@ -18,13 +25,14 @@ pub(super) fn take<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: 
     let (doc, candidate) =
         (matches!(form.doc, Doc::Yes | Doc::Back | Doc::Elsewhere), form.doc == Doc::IfAbove);
     let source = walk.source.text();
-    let line_start = walk.source.line_start(node.start_byte());
-    let trailing = !source[line_start..node.start_byte()].trim().is_empty();
+    let start = at.start as usize;
+    let line_start = walk.source.line_start(start);
+    let trailing = !source[line_start..start].trim().is_empty();
     if let Carrier::Lines { mark } = form.carrier {
         // Docstrings are taken ahead of the comments before them.
         let last = walk.outline.comments.iter_mut().rfind(|comment| comment.carrier != Carrier::Docstring);
         if let Some(last) = last.filter(|last| last.span.end <= at.start) {
-            let gap = &source[last.span.end as usize..node.start_byte()];
+            let gap = &source[last.span.end as usize..start];
             let joined = gap.trim().is_empty() && gap.matches('\n').count() == 1;
             let alike = last.carrier == form.carrier
                 // Where plain lines are documentation, the first may have a mark of its own.

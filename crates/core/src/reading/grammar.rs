@@ -308,7 +308,7 @@ impl<G: Grammar> GrammarReader<G> {
                 return Some(best.done());
             }
             let Some(masked) = self.0.mask_again(source.text(), &seen, attempt) else { break };
-            let again = self.attempt(masked.leaving_out_as(&given), parsers)?;
+            let again = self.attempt_after(&best, masked.leaving_out_as(&given), parsers)?;
             seen.extend(&again.errors);
             seen.sort_by_key(|span| span.start);
             best = best.or_better(Some(again));
@@ -327,6 +327,20 @@ impl<G: Grammar> GrammarReader<G> {
     fn attempt<'s>(&self, given: Given<'s>, parsers: &mut Parsers) -> Option<Attempt<'s>> {
         let tree = parsers.parse(self.key(), self.0.table().language(), &given)?;
         Some(Attempt::of(tree, given))
+    }
+
+    /// Parses what is given, much of which was parsed `before`.
+    fn attempt_after<'s>(
+        &self,
+        before: &Attempt<'_>,
+        given: Given<'s>,
+        parsers: &mut Parsers,
+    ) -> Option<Attempt<'s>> {
+        let known = (&before.given, &before.tree);
+        match parsers.parse_changed(self.key(), self.0.table().language(), &given, known) {
+            Some(tree) => Some(Attempt::of(tree, given)),
+            None => self.attempt(given, parsers),
+        }
     }
 
     /// Parses so that what is masked does not hang on where exactly the grammar stumbles: two texts that

@@ -5,9 +5,12 @@
 
 use std::borrow::Cow;
 
-use tree_sitter::Range;
+use tree_sitter::{InputEdit, Point, Range};
 
 use crate::text::{Source, Span, narrow};
+
+/// As far apart differences between two texts are taken for one, in bytes.
+const NEAR: usize = 64;
 
 /// How many gaps between its ranges the parser library is handed at most.
 const MOST_GAPS: usize = 64;
@@ -18,26 +21,27 @@ pub struct Given<'s> {
     text: Cow<'s, str>,
     ranges: Vec<Range>,
     calls: Vec<u32>,
+    runs: Vec<Span>,
 }
 
 impl<'s> Given<'s> {
     /// Gives all of `text` as it stands.
     #[must_use]
     pub fn all(text: &'s str) -> Self {
-        Self { text: Cow::Borrowed(text), ranges: Vec::new(), calls: Vec::new() }
+        Self { text: Cow::Borrowed(text), ranges: Vec::new(), calls: Vec::new(), runs: Vec::new() }
     }
 
     /// Gives another text of equal length in bytes.
     #[must_use]
     pub fn replaced(text: String) -> Self {
-        Self { text: Cow::Owned(text), ranges: Vec::new(), calls: Vec::new() }
+        Self { text: Cow::Owned(text), ranges: Vec::new(), calls: Vec::new(), runs: Vec::new() }
     }
 
     /// Gives only some ranges of `text`. `calls` are the offsets, sorted, of the braces of bodies that were
     /// left out and in which something was called.
     #[must_use]
     pub fn in_ranges(text: &'s str, ranges: Vec<Range>, calls: Vec<u32>) -> Self {
-        Self { text: Cow::Borrowed(text), ranges, calls }
+        Self { text: Cow::Borrowed(text), ranges, calls, runs: Vec::new() }
     }
 
     /// Returns this text with parts left out: `ranges` stay, none means all; for `calls` see
@@ -47,16 +51,30 @@ impl<'s> Given<'s> {
         Self { ranges, calls, ..self }
     }
 
+    /// Returns this text, of which lines of comments are left out that go on from a line before: `runs` of whole lines,
+    /// sorted.
+    #[must_use]
+    pub fn without_lines(self, runs: Vec<Span>) -> Self {
+        Self { runs, ..self }
+    }
+
     /// Returns this text with the same parts left out as `other`, of the same source, leaves out.
     #[must_use]
     pub fn leaving_out_as(self, other: &Given<'_>) -> Self {
-        Self { ranges: other.ranges.clone(), calls: other.calls.clone(), ..self }
+        let Given { ranges, calls, runs, .. } = other.clone();
+        Self { ranges, calls, runs, ..self }
     }
 
     /// Returns this text with nothing left out.
     #[must_use]
     pub fn with_all(&self) -> Self {
-        Self { text: self.text.clone(), ranges: Vec::new(), calls: Vec::new() }
+        Self { text: self.text.clone(), ranges: Vec::new(), calls: Vec::new(), runs: Vec::new() }
+    }
+
+    /// Returns the runs of whole lines of comments that were left out behind their first line, sorted.
+    #[must_use]
+    pub fn runs(&self) -> &[Span] {
+        &self.runs
     }
 
     /// Takes the braces of bodies that were left out and in which something was called.
@@ -156,8 +174,64 @@ impl<'s> Given<'s> {
         let text = String::from_utf8(bytes).unwrap_or_else(|bad| {
             bad.into_bytes().into_iter().map(|b| if b.is_ascii() { b as char } else { ' ' }).collect()
         });
-        Self { text: Cow::Owned(text), ranges: Vec::new(), calls: Vec::new() }
+        Self { text: Cow::Owned(text), ranges: Vec::new(), calls: Vec::new(), runs: Vec::new() }
     }
+}
+
+/// Turns offsets that only grow into rows and columns, as the parser wants them.
+pub(crate) struct Places<'s> {
+    bytes: &'s [u8],
+    at: usize,
+    row: usize,
+    line: usize,
+}
+
+impl<'s> Places<'s> {
+    /// Begins at the beginning of a text.
+    pub(crate) fn of(text: &'s str) -> Self {
+        Self { bytes: text.as_bytes(), at: 0, row: 0, line: 0 }
+    }
+
+    /// Returns the row and column of an offset, none of which comes before the last one asked for.
+    pub(crate) fn point(&mut self, offset: usize) -> Point {
+        for newline in memchr::memchr_iter(b'\n', &self.bytes[self.at..offset]) {
+            self.row += 1;
+            self.line = self.at + newline + 1;
+        }
+        self.at = offset;
+        Point { row: self.row, column: offset - self.line }
+    }
+
+    /// Returns a range with the rows and columns of its ends.
+    pub(crate) fn range(&mut self, start: usize, end: usize) -> Range {
+        Range { start_byte: start, end_byte: end, start_point: self.point(start), end_point: self.point(end) }
+    }
+}
+
+/// Returns how a text of equal length came out of another.
+pub(super) fn changes(before: &str, after: &str) -> Vec<InputEdit> {
+    let mut ranges: Vec<std::ops::Range<usize>> = Vec::new();
+    let pairs = before.as_bytes().chunks(NEAR).zip(after.as_bytes().chunks(NEAR)).enumerate();
+    for (at, _) in pairs.filter(|(_, (before, after))| before != after) {
+        let (start, end) = (at * NEAR, ((at + 1) * NEAR).min(before.len()));
+        match ranges.last_mut() {
+            Some(last) if last.end == start => last.end = end,
+            _ => ranges.push(start..end),
+        }
+    }
+    let mut places = Places::of(before);
+    let edits = ranges.into_iter().map(|range| {
+        let range = places.range(range.start, range.end);
+        InputEdit {
+            start_byte: range.start_byte,
+            old_end_byte: range.end_byte,
+            new_end_byte: range.end_byte,
+            start_position: range.start_point,
+            old_end_position: range.end_point,
+            new_end_position: range.end_point,
+        }
+    });
+    edits.collect()
 }
 
 /// Returns where a declaration begins whose first words the grammar was not `given`, what is left of it starting at
@@ -220,6 +294,20 @@ mod tests {
     fn blanking_keeps_length_and_lines() {
         let given = Given::with_blanks("int API\nfoö();", &[4..7, 7..10]);
         assert_eq!(given.text(), "int    \n  ö();");
+    }
+
+    #[test]
+    fn changes_are_told_with_their_places() {
+        let before = "void f();\n".repeat(40);
+        assert!(changes(&before, &before).is_empty());
+        let after = before.replacen("void f", "     f", 2);
+        let far = format!("{}     f();\n", &after[..after.len() - 10]);
+        let found: Vec<_> = changes(&before, &far)
+            .iter()
+            .map(|edit| (edit.start_byte, edit.start_position, edit.new_end_byte, edit.new_end_position))
+            .collect();
+        let at = |row, column| Point { row, column };
+        assert_eq!(found, [(0, at(0, 0), 64, at(6, 4)), (384, at(38, 4), 400, at(40, 0))]);
     }
 
     #[test]

@@ -35,6 +35,7 @@ pub use language::{
     Reader, Token, TypeWords, Wishes,
 };
 pub use mask::Given;
+pub(crate) use mask::Places;
 pub use parsers::Parsers;
 pub(crate) use placing::Place;
 pub use walk::{Scope, Walk};

@@ -5,6 +5,7 @@ use std::ops::ControlFlow;
 use tree_sitter::{ParseOptions, ParseState, Parser, Tree};
 
 use super::Given;
+use super::mask::changes;
 
 /// The parsers of one worker thread, made when first needed.
 #[derive(Default)]
@@ -52,6 +53,29 @@ impl Parsers {
             parser.reset();
         }
         tree
+    }
+
+    /// Parses what is given as [`Parsers::parse`] does, where all but what differs from what was given `before` is
+    /// taken over from the tree of that. Nothing when what is left out differs, or the grammar stumbles: what is taken
+    /// over beside errors may not be what parsing from the beginning gives.
+    pub(super) fn parse_changed(
+        &mut self,
+        key: usize,
+        language: &tree_sitter::Language,
+        given: &Given<'_>,
+        (before, tree): (&Given<'_>, &Tree),
+    ) -> Option<Tree> {
+        let ((text, ranges), (text_before, ranges_before)) = (given.handed(), before.handed());
+        if text.len() != text_before.len() || ranges != ranges_before {
+            return None;
+        }
+        let mut old = tree.clone();
+        for change in changes(&text_before, &text) {
+            old.edit(&change);
+        }
+        let parser = self.of(key, language)?;
+        parser.set_included_ranges(&ranges).ok()?;
+        parser.parse(text.as_ref(), Some(&old)).filter(|tree| !tree.root_node().has_error())
     }
 
     /// Returns the parser of a grammar.

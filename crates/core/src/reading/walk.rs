@@ -62,6 +62,8 @@ pub struct Walk<'t, N: 'static> {
     declared: Vec<usize>,
     /// The braces of bodies that the grammar was not given, and in which something is called.
     left_out: Vec<u32>,
+    /// The lines of comments that it was not given behind their first.
+    runs: Vec<Span>,
     /// The node that the grammar is being asked about.
     current: Span,
     /// What is wanted besides.
@@ -394,6 +396,26 @@ impl<'t, N: Copy> Walk<'t, N> {
         self.outline.calls.push(Call { caller, receiver, name, span, caught });
     }
 
+    /// Returns the lines that the grammar was not given because they go on with the comment that ends at `end`, without
+    /// white space around them.
+    pub(super) fn lines_behind(&self, end: u32) -> Vec<Span> {
+        let Some(run) = self.runs.get(self.runs.partition_point(|run| run.start < end)) else {
+            return Vec::new();
+        };
+        // A comment ends before its line does, or with it.
+        let between = self.source.slice(Span::new(end, run.start));
+        if !matches!(between, "" | "\n" | "\r\n") {
+            return Vec::new();
+        }
+        let mut at = run.start;
+        let lines = self.source.slice(*run).split_inclusive('\n').map(|line| {
+            let start = at + narrow(line.len() - line.trim_start().len());
+            at += narrow(line.len());
+            Span::new(start, start + narrow(line.trim().len()))
+        });
+        lines.collect()
+    }
+
     /// Notes what is called in a body of which the grammar was not given all.
     pub fn calls_left_out(&mut self, block: Node<'_>) {
         let block = span(block);
@@ -518,6 +540,7 @@ pub(super) fn walk<G: Grammar>(
     given: Given<'_>,
 ) -> Outline {
     let text = given.masked().map(str::to_owned);
+    let runs = given.runs().to_vec();
     let left_out = given.into_calls();
     let mut walk = Walk {
         source,
@@ -538,6 +561,7 @@ pub(super) fn walk<G: Grammar>(
         conditions: Vec::new(),
         declared: Vec::new(),
         left_out,
+        runs,
         wishes,
         current: Span::default(),
     };

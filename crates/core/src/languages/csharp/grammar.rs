@@ -25,10 +25,12 @@ static BRACES: Braces = Braces {
         "if", "for", "foreach", "while", "switch", "catch", "try", "lock", "using", "fixed", "else", "do",
         "return", "checked", "unchecked", "when",
     ],
-    heads: Heads::Parameters,
+    heads: Heads::Parameters(&["get", "set", "init", "add", "remove"]),
     literals: (b"\"'", literals::c_like),
     nested_comments: false,
     hash_comments: false,
+    runs: true,
+    parts: Some(&[]),
 };
 
 /// Finds what is assigned to the result of a call with `ref`, on lines with an error: the grammar reads no

@@ -76,6 +76,8 @@ static BRACES: Braces = Braces {
     literals: (b"\"'`", literals::go),
     nested_comments: false,
     hash_comments: false,
+    runs: true,
+    parts: None,
 };
 
 /// Results stand on the line of the brace.

@@ -27,10 +27,12 @@ static BRACES: Braces = Braces {
     statements: &[
         "if", "for", "while", "switch", "catch", "try", "synchronized", "else", "do", "return", "assert",
     ],
-    heads: Heads::Parameters,
+    heads: Heads::Parameters(&[]),
     literals: (b"\"'", literals::c_like),
     nested_comments: false,
     hash_comments: false,
+    runs: false,
+    parts: Some(&[]),
 };
 
 impl Grammar for JavaGrammar {

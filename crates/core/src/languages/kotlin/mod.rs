@@ -101,6 +101,8 @@ static BRACES: Braces = Braces {
     literals: (b"\"'`", literals::kotlin),
     nested_comments: true,
     hash_comments: false,
+    runs: false,
+    parts: None,
 };
 
 /// Nothing but a type stands between parameters and body.

@@ -104,6 +104,8 @@ static BRACES: Braces = Braces {
     literals: (b"\"'`", literals::php),
     nested_comments: false,
     hash_comments: true,
+    runs: false,
+    parts: Some(&["endif", "endfor", "endwhile", "endswitch", "?>", "<<<"]),
 };
 
 /// A colon brings the type; one in a comment that stands there does not.

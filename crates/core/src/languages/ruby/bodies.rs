@@ -9,8 +9,9 @@ use std::ops::Range;
 
 use aho_corasick::AhoCorasick;
 
-use crate::languages::shared::without_found;
+use crate::languages::shared::{run_behind, without_found};
 use crate::reading::Given;
+use crate::text::Span;
 
 /// Bodies that the parser library reads faster than it passes over a gap, in bytes.
 const SHORT: usize = 48;
@@ -19,8 +20,18 @@ const SHORT: usize = 48;
 /// expression in a string is none.
 pub(super) fn without_plain_bodies<'s>(text: &'s str, facts: &AhoCorasick) -> Given<'s> {
     let mut left_out: Vec<Range<usize>> = Vec::new();
+    let mut runs = Vec::new();
     let mut lines = Lines { text, at: 0 };
     while let Some(line) = lines.next() {
+        if text[line.clone()].trim_start().starts_with('#') {
+            let end = line.start + text[line].trim_end_matches(['\r', '\n']).len();
+            if let Some(run) = run_behind(text, end, "#") {
+                lines.at = run.end;
+                runs.push(Span::of(run.start, run.end));
+                left_out.push(run);
+            }
+            continue;
+        }
         let Some(indentation) = head(&text[line.clone()]) else { continue };
         let from = lines.at;
         if let Some(body) = body(Lines { text, at: from }, &text[line.start..line.start + indentation])
@@ -31,7 +42,7 @@ pub(super) fn without_plain_bodies<'s>(text: &'s str, facts: &AhoCorasick) -> Gi
             left_out.push(body);
         }
     }
-    without_found(Given::all(text), text, Some((left_out, Vec::new())))
+    without_found(Given::all(text), text, Some((left_out, Vec::new()))).without_lines(runs)
 }
 
 /// The lines of a text from an offset on, their ends included.

@@ -102,11 +102,13 @@ static BRACES: Braces = Braces {
             "macro_rules!", "///", "/**", "mod ",
         ])
     }),
-    statements: &[],
+    statements: &["if", "match", "while", "for", "in", "return", "let", "else", "break", "mut", "move"],
     heads: Heads::Words { words: &["fn"], part: &[], opens: |_| Opens::Typed },
     literals: (b"\"'", literals::rust),
     nested_comments: true,
     hash_comments: false,
+    runs: true,
+    parts: Some(&[]),
 };
 
 impl Grammar for RustGrammar {
@@ -185,7 +187,8 @@ impl Grammar for RustGrammar {
                 declare::macro_call(walk, node);
                 return Next::Over;
             }
-            Rust::Block if declare::is_function_body(walk, node) => {
+            Rust::Block if !declare::is_function_body(walk, node) => walk.calls_left_out(node),
+            Rust::Block => {
                 walk.calls_left_out(node);
                 // Arithmetic and bounds: any such operation may panic.
                 if walk.text(node).bytes().any(|byte| matches!(byte, b'+' | b'-' | b'*' | b'/' | b'%' | b'['))
@@ -194,7 +197,7 @@ impl Grammar for RustGrammar {
                 }
                 return skims(walk, node, &BRACES.facts);
             }
-            Rust::Block | Rust::FieldExpression => {}
+            Rust::FieldExpression => {}
             Rust::ConstParameter
             | Rust::FunctionModifiers
             | Rust::Generic

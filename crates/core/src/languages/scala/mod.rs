@@ -85,8 +85,8 @@ kinds! {
 static BRACES: Braces = Braces {
     facts: LazyLock::new(|| {
         plain_words(&[
-            "throw", "def ", "class ", "object ", "trait ", "new ", "type ", "enum ", "given ", "/**",
-            "import ",
+            "throw", "def ", "class ", "object ", "trait ", "type ", "enum ", "given ", "/**", "import ",
+            "override ",
         ])
     }),
     statements: &[
@@ -96,10 +96,15 @@ static BRACES: Braces = Braces {
     literals: (b"\"'`", literals::scala),
     nested_comments: true,
     hash_comments: false,
+    runs: false,
+    parts: None,
 };
 
-/// A type stands between parameters and body: without one the body tells what comes back.
+/// A type stands between parameters and body, or nothing: without a type the body of an equation tells what comes back.
 fn type_and_equals(between: &str) -> Opens {
+    if between.trim().is_empty() && !between.contains('\n') {
+        return Opens::Typed;
+    }
     let typed = between.trim_start().starts_with(':')
         && !between.contains('\n')
         && between

@@ -2,20 +2,25 @@
 //! braces, several times faster than the grammar itself.
 //!
 //! A body is left out only when it surely declares nothing, throws nothing, and holds no doc comment. What
-//! is left of it is a pair of braces, and the note that something was called in it. When the pass loses
-//! its bearings (braces that do not match), everything is given.
+//! is left of it is a pair of braces, and the note that something was called in it. Of another body those statements
+//! are left out that tell nothing, where semicolons part them. When the pass loses its bearings (braces that do not
+//! match), everything is given.
 
 use std::sync::LazyLock;
 
 use aho_corasick::AhoCorasick;
-use tree_sitter::{Point, Range};
+use tree_sitter::Range;
 
 use super::literals::Literal;
-use crate::reading::Given;
-use crate::text::narrow;
+use super::statements::Statements;
+use crate::reading::{Given, Places};
+use crate::text::{Span, narrow};
 
 /// What the parser library reads faster than it passes over a gap, in bytes.
 const SHORT_COMMENT: usize = 64;
+
+/// The same of a body.
+const SHORT_BODY: usize = 6;
 
 /// What the pass must know of a language.
 pub(in crate::languages) struct Braces {
@@ -31,6 +36,11 @@ pub(in crate::languages) struct Braces {
     pub(in crate::languages) nested_comments: bool,
     /// A number sign opens a comment.
     pub(in crate::languages) hash_comments: bool,
+    /// Of comments of several lines only the first need be read.
+    pub(in crate::languages) runs: bool,
+    /// Statements end with semicolons and can be told apart, but where a body holds one of these; nothing where they
+    /// need not.
+    pub(in crate::languages) parts: Option<&'static [&'static str]>,
 }
 
 /// Makes what finds some texts.
@@ -43,8 +53,8 @@ pub(in crate::languages) fn plain_words(words: &[&str]) -> AhoCorasick {
 
 /// What opens the body of something that is called.
 pub(in crate::languages) enum Heads {
-    /// A list of parameters, with nothing between the two but declared exceptions.
-    Parameters,
+    /// A list of parameters, with nothing between the two but declared exceptions; or one of these words.
+    Parameters(&'static [&'static str]),
     /// One of these words and lists of parameters.
     Words {
         /// The words.
@@ -67,10 +77,11 @@ pub(in crate::languages) enum Opens {
     Other,
 }
 
-/// A body, or the inside of a comment, that is left out, with what was seen in it.
-struct Body {
-    inner: std::ops::Range<usize>,
-    calls: bool,
+/// What is left out: the inside of a body or of a comment, or a statement.
+struct Gap {
+    range: std::ops::Range<usize>,
+    /// The brace of the body or the block, where something is called in it.
+    calls: Option<usize>,
 }
 
 /// Leaves plain bodies out of what the grammar is given of `text`; `given` is `text` masked.
@@ -79,12 +90,13 @@ pub(in crate::languages) fn without_plain_bodies<'s>(
     text: &str,
     braces: &Braces,
 ) -> Given<'s> {
-    let found = Scan::new(text, braces).bodies().map(|bodies| {
-        let calls =
-            bodies.iter().filter(|body| body.calls).map(|body| narrow(body.inner.start - 1)).collect();
-        (bodies.into_iter().map(|body| body.inner).collect(), calls)
-    });
-    without_found(given, text, found)
+    let Some((gaps, runs)) = Scan::new(text, braces).run() else { return given };
+    let mut calls: Vec<u32> = gaps.iter().filter_map(|gap| gap.calls).map(narrow).collect();
+    // Statements of a block may stand behind those of blocks in it.
+    calls.sort_unstable();
+    calls.dedup();
+    let gaps = gaps.into_iter().map(|gap| gap.range).collect();
+    without_found(given, text, Some((gaps, calls))).without_lines(runs)
 }
 
 /// Leaves out of what is given of `text` what a pass found to tell nothing, sorted, and notes where that called
@@ -104,7 +116,7 @@ pub(in crate::languages) fn without_found<'s>(
 
 /// Returns the ranges of `text` that are left when some, which are sorted and disjoint, are taken out.
 pub(in crate::languages) fn ranges_without(text: &str, left_out: &[std::ops::Range<usize>]) -> Vec<Range> {
-    let mut places = Places { bytes: text.as_bytes(), at: 0, row: 0, line: 0 };
+    let mut places = Places::of(text);
     let mut ranges = Vec::with_capacity(left_out.len() + 1);
     let mut start = 0;
     for inner in left_out {
@@ -131,27 +143,16 @@ pub(in crate::languages) fn inside_comment(
     (inner.start + SHORT_COMMENT < inner.end).then_some(inner)
 }
 
-/// Turns offsets that only grow into rows and columns, as the parser wants them.
-struct Places<'s> {
-    bytes: &'s [u8],
-    at: usize,
-    row: usize,
-    line: usize,
-}
-
-impl Places<'_> {
-    fn point(&mut self, offset: usize) -> Point {
-        for newline in memchr::memchr_iter(b'\n', &self.bytes[self.at..offset]) {
-            self.row += 1;
-            self.line = self.at + newline + 1;
-        }
-        self.at = offset;
-        Point { row: self.row, column: offset - self.line }
-    }
-
-    fn range(&mut self, start: usize, end: usize) -> Range {
-        Range { start_byte: start, end_byte: end, start_point: self.point(start), end_point: self.point(end) }
-    }
+/// Returns the whole lines that begin with `mark` below the comment whose line ends at `end`, where they are long.
+pub(in crate::languages) fn run_behind(text: &str, end: usize, mark: &str) -> Option<std::ops::Range<usize>> {
+    let start = end + text[end..].find('\n')? + 1;
+    let lines = text[start..].split_inclusive('\n').take_while(|line| {
+        let bare = line.trim_start();
+        // In a text that is written out it opens an expression.
+        bare.starts_with(mark) && !bare.starts_with("#{")
+    });
+    let length: usize = lines.map(str::len).sum();
+    (length > SHORT_COMMENT).then_some(start..start + length)
 }
 
 /// The lexical pass.
@@ -173,6 +174,12 @@ struct Scan<'s> {
     body: Option<(usize, usize, Opens)>,
     /// What was seen in the open body.
     seen: Seen,
+    /// The statements of the open body.
+    statements: Statements,
+    /// What is left out so far.
+    gaps: Vec<Gap>,
+    /// Of that, lines of comments behind their first.
+    runs: Vec<Span>,
 }
 
 #[derive(Default)]
@@ -201,22 +208,27 @@ impl<'s> Scan<'s> {
             depth: 0,
             body: None,
             seen: Seen::default(),
+            statements: Statements::default(),
+            gaps: Vec::new(),
+            runs: Vec::new(),
         }
     }
 
-    /// Returns the bodies to be left out; nothing when braces do not match.
-    fn bodies(mut self) -> Option<Vec<Body>> {
-        let mut out = Vec::new();
+    /// Returns what is to be left out, in order, and the lines of comments in it; nothing when braces do not match.
+    fn run(mut self) -> Option<(Vec<Gap>, Vec<Span>)> {
         loop {
             let from = self.at;
             let Some(found) = self.next_sign() else { break };
             match self.bytes[found] {
-                b'/' => out.extend(self.skip_comment(found)),
+                b'/' => self.skip_comment(found),
                 b'#' => self.skip_line_comment(found),
                 b'(' => {
                     self.begin_head(from, found);
                     self.open.push(found);
-                    self.seen.calls |= self.body.is_some() && self.is_call(found);
+                    if self.body.is_some() && self.is_call(found) {
+                        self.seen.calls = true;
+                        self.statements.call();
+                    }
                 }
                 b'[' => self.open.push(found),
                 b')' => {
@@ -231,17 +243,20 @@ impl<'s> Scan<'s> {
                 b']' => _ = self.open.pop(),
                 b';' => {
                     self.seen.statements += 1;
+                    if self.body.is_some() && self.braces.parts.is_some() {
+                        self.statements.semicolon(self.text, found, self.open.len(), &self.braces.facts);
+                    }
                     self.head = self.head.filter(|&(base, _)| base < self.open.len());
                 }
                 b'{' => self.open_brace(found),
                 b'}' => {
                     self.depth = self.depth.checked_sub(1)?;
-                    out.extend(self.close_brace(found));
+                    self.close_brace(found);
                 }
                 _ => self.at = (self.braces.literals.1)(self.text, found, 0)?,
             }
         }
-        (self.depth == 0).then_some(out)
+        (self.depth == 0).then_some((self.gaps, self.runs))
     }
 
     fn next_sign(&mut self) -> Option<usize> {
@@ -260,17 +275,33 @@ impl<'s> Scan<'s> {
     }
 
     /// Passes over a comment; what stands in a long one outside of bodies needs not be read by the grammar.
-    fn skip_comment(&mut self, found: usize) -> Option<Body> {
+    fn skip_comment(&mut self, found: usize) {
         match self.bytes.get(found + 1) {
-            Some(b'/') => self.skip_line_comment(found),
+            Some(b'/') => {
+                self.skip_line_comment(found);
+                if self.braces.runs && self.body.is_none() {
+                    self.skip_run();
+                }
+            }
             Some(b'*') => {
                 self.at = self.behind_block_comment(found);
                 let inner = self.body.is_none().then(|| inside_comment(self.text, found, self.at)).flatten();
-                return inner.map(|inner| Body { inner, calls: false });
+                self.gaps.extend(inner.map(|range| Gap { range, calls: None }));
             }
-            _ => {}
+            _ => return,
         }
-        None
+        if self.body.is_some() {
+            self.statements.comment(self.text, found, self.at);
+        }
+    }
+
+    /// Passes over the lines of comments below one, which the grammar needs not read.
+    fn skip_run(&mut self) {
+        if let Some(run) = run_behind(self.text, self.at, "//") {
+            self.at = run.end;
+            self.runs.push(Span::of(run.start, run.end));
+            self.gaps.push(Gap { range: run, calls: None });
+        }
     }
 
     fn behind_block_comment(&self, found: usize) -> usize {
@@ -301,7 +332,7 @@ impl<'s> Scan<'s> {
 
     /// `int f(int a) => …` declares, `(a) => …` does not.
     fn declares_with_arrow(&self, close: usize) -> bool {
-        matches!(self.braces.heads, Heads::Parameters)
+        matches!(self.braces.heads, Heads::Parameters(_))
             && self.text[close + 1..].trim_start().starts_with("=>")
             && self.last_pair.is_some_and(|(open, _)| self.is_call(open))
     }
@@ -341,7 +372,7 @@ impl<'s> Scan<'s> {
 
     fn open_brace(&mut self, found: usize) {
         let opens = match self.braces.heads {
-            Heads::Parameters => self.after_parameters(found),
+            Heads::Parameters(accessors) => self.after_parameters(found, accessors),
             Heads::Words { opens, .. } => match self.head.filter(|&(base, _)| base == self.open.len()) {
                 Some((_, close)) if self.body.is_none() => {
                     self.head = None;
@@ -354,16 +385,23 @@ impl<'s> Scan<'s> {
                 }
             },
         };
-        if self.body.is_none() && opens != Opens::Other {
+        let base = self.open.len();
+        if self.body.is_some() {
+            self.statements.open(self.text, found, base);
+        } else if opens != Opens::Other {
             self.body = Some((found + 1, self.depth, opens));
             self.seen = Seen::default();
+            self.statements.begin(found, base);
         }
         self.depth += 1;
     }
 
     /// Tells whether a brace behind a list of parameters opens a body; in a body that a block may declare
     /// something is noted.
-    fn after_parameters(&mut self, found: usize) -> Opens {
+    fn after_parameters(&mut self, found: usize, accessors: &[&str]) -> Opens {
+        if self.body.is_none() && !accessors.is_empty() && self.is_accessor(found, accessors) {
+            return Opens::Typed;
+        }
         let Some((open, _)) = self.last_pair.filter(|&(_, close)| self.is_head(close, found)) else {
             return Opens::Other;
         };
@@ -373,6 +411,18 @@ impl<'s> Scan<'s> {
             return Opens::Other;
         }
         if self.makes_object(open) { Opens::Other } else { Opens::Typed }
+    }
+
+    /// Tells whether one of these words stands before a brace, and nothing but words of access before that.
+    fn is_accessor(&self, brace: usize, accessors: &[&str]) -> bool {
+        const ACCESS: &[&str] = &["private", "protected", "internal", "readonly"];
+        let word = self.word_before(brace);
+        let before = self.text[..brace].trim_end();
+        let mut before = before[..before.len() - word.len()].trim_end();
+        while let Some(access) = ACCESS.iter().find_map(|access| before.strip_suffix(access)) {
+            before = access.trim_end();
+        }
+        accessors.contains(&word) && before.ends_with(['{', '}', ';', ']'])
     }
 
     /// Between a parameter list and its body stand at most the exceptions that the signature declares.
@@ -403,27 +453,46 @@ impl<'s> Scan<'s> {
         alone && indent(start).0 == closing
     }
 
-    fn close_brace(&mut self, found: usize) -> Option<Body> {
-        let (start, depth, opens) = self.body?;
+    fn close_brace(&mut self, found: usize) {
+        let Some((start, depth, opens)) = self.body else { return };
         if depth != self.depth {
-            return None;
+            return self.statements.close(self.text, found, self.open.len(), &self.braces.facts);
         }
         self.body = None;
         let inner = &self.text[start..found];
         // Bodies of one statement may be accessors, or constructors that only call another.
         let delegates = || inner.contains("super") || inner.contains("this") || inner.contains("base");
         let long = match self.braces.heads {
-            Heads::Parameters => match self.seen.statements {
+            Heads::Parameters(_) => match self.seen.statements {
                 0 => false,
                 1 => self.seen.calls && !delegates(),
                 _ => true,
             },
-            Heads::Words { .. } => inner.trim().contains('\n'),
+            Heads::Words { .. } => inner.trim().len() > SHORT_BODY,
         };
-        let whole = memchr::memmem::find(inner.as_bytes(), b"#if").is_none() || self.is_aligned(start, found);
-        let silent = opens == Opens::Typed || memchr::memmem::find(inner.as_bytes(), b"return").is_none();
-        let plain = long && whole && silent && !self.seen.declares && !self.braces.facts.is_match(inner);
-        plain.then_some(Body { inner: start..found, calls: self.seen.calls })
+        if self.seen.declares {
+            return;
+        }
+        let holds = |word: &str| memchr::memmem::find(inner.as_bytes(), word.as_bytes()).is_some();
+        let conditional = holds("#if");
+        let silent = opens == Opens::Typed || !holds("return");
+        if !self.braces.facts.is_match(inner) && silent {
+            if long && (!conditional || self.is_aligned(start, found)) {
+                let calls = self.seen.calls.then_some(start - 1);
+                self.gaps.push(Gap { range: start..found, calls });
+            }
+        } else if let Some(spoilers) = self.braces.parts
+            && !conditional
+            && !spoilers.iter().any(|word| holds(word))
+        {
+            let returns = |statement: &str| memchr::memmem::find(statement.as_bytes(), b"return").is_some();
+            let text = self.text;
+            let plain = self.statements.end(inner, text);
+            let plain = plain.filter(|plain| opens == Opens::Typed || !returns(&text[plain.range.clone()]));
+            self.gaps.extend(
+                plain.map(|plain| Gap { range: plain.range, calls: plain.calls.then_some(plain.brace) }),
+            );
+        }
     }
 }
 
@@ -435,10 +504,12 @@ mod tests {
     static BRACES: Braces = Braces {
         facts: LazyLock::new(|| plain_words(&["throw", "/**", "class "])),
         statements: &["if", "for", "while", "switch", "catch", "try"],
-        heads: Heads::Parameters,
+        heads: Heads::Parameters(&["get"]),
         literals: (b"\"'", literals::c_like),
         nested_comments: false,
         hash_comments: false,
+        runs: true,
+        parts: Some(&[]),
     };
 
     /// Returns what the grammar is given.
@@ -487,6 +558,8 @@ mod tests {
         literals: (b"\"'`", literals::kotlin),
         nested_comments: true,
         hash_comments: false,
+        runs: true,
+        parts: None,
     };
 
     #[test]
@@ -520,6 +593,29 @@ mod tests {
             (format!("class A {{}} /*{long}"), "class A {} /*éé".to_owned()),
         ] {
             assert_eq!(given(&text), wanted);
+        }
+    }
+
+    #[test]
+    fn of_long_comments_of_lines_the_first_line_is_given() {
+        let line = format!("  // {}\n", "x".repeat(40));
+        let text = format!("class A {{\n{line}{line}{line}  void f();\n{line}}}");
+        let shown = format!("class A {{\n{line}  void f();\n{line}}}");
+        assert_eq!(given(&text), shown);
+        let ends = format!("class A {{\r\n{line}}}\n{line}{line}{line}").replace("x\n", "x\r\n");
+        assert_eq!(given(&ends).matches("//").count(), 2);
+        assert_eq!(given("class A {}\n// x\n// y\n"), "class A {}\n// x\n// y\n");
+    }
+
+    #[test]
+    fn bodies_of_accessors_are_known_by_a_word() {
+        for (text, wanted) in [
+            ("class A { B c { get { d(); e(); } } }", "class A { B c { get {} } }"),
+            ("class A { B c { get { throw d(); } } }", "class A { B c { get { throw d(); } } }"),
+            ("class A { B c { get; set; } }", "class A { B c { get; set; } }"),
+            ("class A { B get { get; set; } }", "class A { B get { get; set; } }"),
+        ] {
+            assert_eq!(given(text), wanted);
         }
     }
 

@@ -96,6 +96,8 @@ static BRACES: Braces = Braces {
     literals: (b"\"`", literals::swift),
     nested_comments: true,
     hash_comments: false,
+    runs: true,
+    parts: None,
 };
 
 /// Results may stand on lines of their own; a declaration behind one without a body begins with a word.
