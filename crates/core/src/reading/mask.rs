@@ -313,7 +313,7 @@ mod tests {
     #[test]
     fn of_many_gaps_the_narrow_ones_are_blanked() {
         let text = "f{ö1}".repeat(300) + "g{wide}";
-        let at = |byte| tree_sitter::Point { row: 0, column: byte };
+        let at = |byte| Point { row: 0, column: byte };
         let range = |start, end| Range {
             start_byte: start,
             end_byte: end,

@@ -214,9 +214,8 @@ fn names_thrown(body: &str) -> Vec<String> {
     let mut names = Vec::new();
     for found in memchr::memmem::find_iter(body.as_bytes(), b"throw") {
         let rest = &body[found + "throw".len()..];
-        let end = rest.bytes().take(LONGEST_THROWN).position(|byte| byte == b';');
-        let end = end.unwrap_or_else(|| rest.floor_char_boundary(LONGEST_THROWN));
-        let thrown = rest[..end].trim_start();
+        let end = rest.char_indices().find(|&(at, c)| c == ';' || at >= LONGEST_THROWN);
+        let thrown = rest[..end.map_or(rest.len(), |(at, _)| at)].trim_start();
         if first_word(thrown) != "new" {
             names.extend(words(thrown).map(str::to_owned));
         }
