@@ -8,7 +8,7 @@ use super::{Lines, fields, fields::EntryLines};
 use crate::model::{
     Dialect, DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId, Surface,
 };
-use crate::text::{Source, narrow};
+use crate::text::{Source, has_second_sentence, narrow};
 
 /// The notation.
 pub(super) static COMMANDS: Notation = Notation {
@@ -173,6 +173,10 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
         return doc;
     }
     describe_opening(&mut doc, lines, &opens);
+    if let Some(command) = command_behind_summary(&doc, lines) {
+        doc.beyond_summary = false;
+        doc.deprecated |= command == "deprecated";
+    }
     for (number, &(at, sign, name)) in opens.iter().enumerate() {
         let end = opens.get(number + 1).map_or(lines.len(), |&(next, ..)| next);
         read_command(&mut doc, lines, (sign, name), (at, lines.last_said(at, end)));
@@ -234,6 +238,23 @@ fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, ch
             }
         }
     }
+}
+
+/// Returns the command that is all that follows the first sentence: `Weighs a crate. \since 1.2` says no more than that.
+fn command_behind_summary(doc: &DocComment, lines: &Lines<'_>) -> Option<&'static str> {
+    let summary = doc.summary?;
+    let mut rest = String::new();
+    for row in doc.description.0..doc.description.1 {
+        let (span, text) = (lines.trimmed_span(row as usize), lines.trimmed(row as usize));
+        let skipped = summary.end.clamp(span.start, span.end) - span.start;
+        rest.push_str(text.get(skipped as usize..).unwrap_or_default());
+        rest.push(' ');
+    }
+    let rest = rest.trim_start().strip_prefix(['\\', '@'])?;
+    let command = ["since", "version", "date", "author", "see", "sa", "deprecated"]
+        .into_iter()
+        .find(|name| first_word(rest).0 == *name)?;
+    (!has_second_sentence(rest)).then_some(command)
 }
 
 /// Describes as `describe_from` does; lines with commands of structure are no part of a sentence.
@@ -389,6 +410,11 @@ fn colon_name(line: &str) -> Option<(&str, &str)> {
     (end > 0).then(|| (&rest[..end], after))
 }
 
+/// No parameter is called so.
+fn is_return_name(name: &str) -> bool {
+    matches!(name, "return" | "returns" | "Return" | "Returns")
+}
+
 /// Tells whether the names of a comment's entries follow the sign at once: `@load: what it weighs`.
 pub(crate) fn is_colon_form(doc: &DocComment, source: &Source) -> bool {
     let mut named = doc.entries_of(EntryKind::Param).filter_map(|entry| entry.name());
@@ -449,18 +475,21 @@ fn return_head<'s>(lines: &Lines<'s>, at: usize) -> Option<(&'s str, &'s str)> {
 }
 
 fn read_colon(doc: &mut DocComment, lines: &Lines<'_>) {
+    let first = (0..lines.len()).find(|&at| !lines.is_blank(at)).unwrap_or(0);
     // Where a heading says what comes back, a sentence about it is only part of the description.
-    let headed_return = (0..lines.len()).any(|at| return_heading(lines.trimmed(at)).is_some());
+    let headed_return = (0..lines.len()).any(|at| {
+        let named = colon_name(lines.text(at)).is_some_and(|(name, _)| is_return_name(name));
+        named || return_heading(lines.trimmed(at)).is_some()
+    });
     let is_return = |at: usize| {
         if headed_return {
             return_heading(lines.trimmed(at)).is_some()
         } else {
-            return_head(lines, at).is_some()
+            at > first && return_head(lines, at).is_some()
         }
     };
     let starts: Vec<usize> =
         (0..lines.len()).filter(|&at| colon_name(lines.text(at)).is_some() || is_return(at)).collect();
-    let first = (0..lines.len()).find(|&at| !lines.is_blank(at)).unwrap_or(0);
     let start = headed(lines.trimmed(first)).map_or(0, |summary| lines.span_of(summary).start);
     let upto = |from: usize| starts.iter().copied().find(|&at| at >= from).unwrap_or(lines.len());
     // Below a first line that is only a name, the description is the first paragraph.
@@ -475,6 +504,9 @@ fn read_colon(doc: &mut DocComment, lines: &Lines<'_>) {
         let end = (at + 1..next).find(|&row| lines.is_blank(row)).unwrap_or(next);
         let line = lines.text(at);
         let (mut found, rest) = match colon_name(line) {
+            Some((name, rest)) if is_return_name(name) => {
+                (entry(EntryKind::Returns, lines.span_of(name), (at, end)), rest)
+            }
             Some((name, rest)) => {
                 let mut found = entry(EntryKind::Param, lines.span_of(name), (at, end));
                 found.names.extend(entry_name(lines, name));

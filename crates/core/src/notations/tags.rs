@@ -416,6 +416,10 @@ fn read_named<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t st
             return rest;
         }
     }
+    // What begins with a hyphen is about what it stands on.
+    if found.kind == EntryKind::Property && matches!(word, "-" | "–" | "—") {
+        return rest;
+    }
     // A name in brackets may be a link.
     if let Some((name, after)) = enclosed(rest, '[', ']').filter(|_| lines.dialect() == Dialect::Kotlin) {
         read_name(found, lines, name);

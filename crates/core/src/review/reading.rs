@@ -10,8 +10,8 @@ use super::{Custom, Habits, owner_of, waivers};
 use crate::index::{self, Family, FileFacts, Index, Member};
 use crate::languages;
 use crate::model::{
-    CommentId, Construction, DeclId, Declaration, Dialect, DocComment, EntryKind, Level, NotationId, Outline,
-    Signature,
+    CommentId, Construction, DeclId, Declaration, Dialect, DocComment, Entry, EntryKind, EntryName, Level,
+    NotationId, Outline, Signature,
 };
 use crate::notations::{self, Lines};
 use crate::reading::{Dress, INSTRUCTION, Language, Parsers, Wishes, goes_on_from};
@@ -277,24 +277,44 @@ fn reconcile(
     }
 }
 
-/// Takes what a comment says of a name that is the declaration's own for its description: `@load: what it weighs`, above the
-/// member `load`.
+/// Takes what a comment says of a name for the description of what has no parameters: `@load: what it weighs`, above the
+/// member `load`, with what it says of parts of that.
 fn head_members(outline: &Outline, docs: &mut HashMap<CommentId, DocComment>, source: &Source) {
-    let without = |declaration: &&Declaration| !declaration.kind.is_callable() && !declaration.kind.is_type();
+    let without = |declaration: &&Declaration| {
+        let nameless = declaration.kind.is_type() && declaration.name == "<anonymous>";
+        nameless || !(declaration.kind.is_callable() || declaration.kind.is_type())
+    };
     for declaration in outline.declarations.iter().filter(without) {
         let Some(doc) = declaration.comment.doc.and_then(|id| docs.get_mut(&id)) else { continue };
-        let [entry] = &doc.entries[..] else { continue };
-        let signed = |at: u32| source.text()[..at as usize].ends_with('@');
-        let of_itself = entry.kind == EntryKind::Param
-            && entry.name().is_some_and(|name| name.name == declaration.name && signed(name.span.start));
-        let below = doc.lines.iter().skip(entry.lines.0 as usize + 1);
+        let Some(first) = doc.entries.first() else { continue };
+        let Some(name) = name_behind_sign(first, source) else { continue };
+        let parts = |entry: &Entry| {
+            name_behind_sign(entry, source).is_some_and(|part| part.name == name.name && part.dotted)
+        };
+        let below = doc.lines.iter().skip(first.lines.0 as usize + 1);
         let below = below.copied().find(|&line| !source.slice(line).trim().is_empty());
-        let said = doc.summary.or(entry.text).or(below);
-        if of_itself && said.is_some() {
+        // Directions in brackets say nothing yet.
+        let text = first.text.filter(|&text| !is_bracketed(source.slice(text)));
+        let said = doc.summary.or(text).or(below);
+        if said.is_some() && doc.entries[1..].iter().all(parts) {
             doc.summary = said;
             doc.entries.clear();
         }
     }
+}
+
+/// Returns the name of an entry that has a sign in front of it, and no word.
+fn name_behind_sign<'e>(entry: &'e Entry, source: &Source) -> Option<&'e EntryName> {
+    let name = entry.name().filter(|_| entry.kind == EntryKind::Param)?;
+    source.text()[..name.span.start as usize].ends_with('@').then_some(name)
+}
+
+/// Tells whether a text is a note in brackets: `[in]`.
+fn is_bracketed(text: &str) -> bool {
+    let text = text.trim();
+    text.strip_prefix('[')
+        .and_then(|text| text.strip_suffix(']'))
+        .is_some_and(|text| !text.contains(['[', ' ']))
 }
 
 /// Gives names in entries the spelling of the signature, where upper and lower case are one.

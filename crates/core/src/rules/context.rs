@@ -133,6 +133,13 @@ impl<'a> Context<'a> {
     pub fn spell(&self, kind: EntryKind, name: &str) -> String {
         let colon = notations::is_colon_form(self.doc, self.file.source);
         let dialect = if colon { Dialect::Colon } else { self.file.language.dialect };
+        let behind_sign = |entry: &&Entry| {
+            let before = self.file.source.text().get(..entry.tag.start as usize);
+            entry.kind == kind && before.is_some_and(|text| text.ends_with('@'))
+        };
+        if colon && let Some(written) = self.doc.entries_of(EntryKind::Returns).find(behind_sign) {
+            return format!("@{}:", self.slice(written.tag));
+        }
         self.notation().map_or_else(|| name.to_owned(), |notation| (notation.spelling)(kind, name, dialect))
     }
 

@@ -5,6 +5,7 @@ use super::repair::{Repair, Rows, sorted_by_key};
 use super::{Context, Findings};
 use crate::model::{Dialect, Entry, EntryKind, EntryName};
 use crate::pairing::{Match, Side};
+use crate::placeholder::is_filled_by_code;
 use crate::text::{Edit, Span, is_wordless};
 
 /// One of the two sorts of named things a signature takes.
@@ -69,7 +70,8 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
         let (written, name) = named(context, paired.entry, paired.name);
         let entry = context.spell(sort.kind, name.name.as_str());
         match paired.is {
-            Match::Renamed(_) | Match::Unknown if is_set_aside(context, name.name.as_str()) => {}
+            Match::Renamed(_) | Match::Unknown
+                if is_set_aside(context, name.name.as_str()) || is_below_filled(context, name.span) => {}
             Match::Renamed(at) => {
                 let Some((meant, place)) = sort.at(context, at) else { continue };
                 let message = format!("`{entry}` names no {}; did you mean `{meant}`?", sort.word);
@@ -101,6 +103,12 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
             Match::Is(_) | Match::Again(..) | Match::Part => {}
         }
     }
+}
+
+/// Tells whether an entry stands below a line that code fills in: that may have opened another list (attributes).
+fn is_below_filled(context: &Context<'_>, at: Span) -> bool {
+    let mut above = context.doc.lines.iter().take_while(|line| line.end <= at.start);
+    context.declaration().computed_comment && above.any(|&line| is_filled_by_code(context.slice(line)))
 }
 
 /// Tells whether a parameter stands in a comment inside the header: not taken here, but by those that fill it in; or

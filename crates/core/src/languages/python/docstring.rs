@@ -4,6 +4,7 @@ use tree_sitter::Node;
 
 use super::kinds::Python;
 use crate::model::CommentId;
+use crate::placeholder::is_filled_by_code;
 use crate::reading::{Table, Walk};
 use crate::text::Span;
 
@@ -75,18 +76,9 @@ fn content_lines(walk: &Walk<'_, Python>, string: Node<'_>) -> Vec<Span> {
     lines
 }
 
-/// Tells whether a docstring has lines that code fills in: `%(parameters)s`, `{parameters}`, `$parameters`
-/// on lines of their own.
+/// Tells whether a docstring has lines that code fills in.
 pub(super) fn is_filled_in(walk: &Walk<'_, Python>, comment: CommentId) -> bool {
-    walk.outline.comment(comment).lines.iter().any(|&line| {
-        let text = walk.source.slice(line).trim();
-        let inner = text
-            .strip_prefix("%(")
-            .and_then(|rest| rest.strip_suffix(")s"))
-            .or_else(|| text.strip_prefix('{').and_then(|rest| rest.strip_suffix('}')))
-            .or_else(|| text.strip_prefix('$'));
-        inner.is_some_and(|name| !name.is_empty() && name.chars().all(|c| c.is_alphanumeric() || c == '_'))
-    })
+    walk.outline.comment(comment).lines.iter().any(|&line| is_filled_by_code(walk.source.slice(line)))
 }
 
 /// Tells whether a node of the tree is a statement that is a docstring.
