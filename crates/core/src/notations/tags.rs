@@ -245,15 +245,20 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     doc
 }
 
+/// Tags whose text is a word.
+const ONE_WORD: &[&str] = &["api", "since", "version", "private", "public", "abstract"];
+
 /// Takes the first paragraph below a tag for the description that is not indented like the tag's text: `@abstract`, an empty
-/// line, and what it does.
+/// line, and what it does. Behind a word no empty line is needed.
 fn describe_below(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, &str)]) {
     let stands_apart = |at: usize, row: usize| {
         !lines.is_blank(row) && lines.is_blank(row - 1) && lines.indent(row) <= lines.indent(at)
     };
-    for (number, &(at, _)) in opens.iter().enumerate() {
+    for (number, &(at, name)) in opens.iter().enumerate() {
         let next = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
-        if let Some(row) = (at + 1..next).find(|&row| stands_apart(at, row)) {
+        let below = (at + 1 < next && ONE_WORD.contains(&name)).then_some(at + 1);
+        let below = below.filter(|&row| !lines.is_blank(row) && lines.indent(row) <= lines.indent(at));
+        if let Some(row) = below.or_else(|| (at + 1..next).find(|&row| stands_apart(at, row))) {
             super::summary::describe_from(doc, lines, (row, 0), next);
             return;
         }

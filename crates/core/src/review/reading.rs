@@ -267,7 +267,9 @@ fn reconcile(
                     entry.kind = EntryKind::TypeParam;
                 }
             }
-        } else if doc.marks.iter().any(|mark| mark.name.as_str().starts_with("yield")) {
+        } else if doc.entries_of(EntryKind::Yields).next().is_some()
+            || doc.marks.iter().any(|mark| mark.name.as_str().starts_with("yield"))
+        {
             // What the comment says is yielded tells of the block.
             for parameter in &mut signature.parameters {
                 let before = source.text()[..parameter.span.start as usize].chars().next_back();

@@ -116,6 +116,10 @@ fn is_below_filled(context: &Context<'_>, at: Span) -> bool {
 fn is_set_aside(context: &Context<'_>, name: &str) -> bool {
     let declaration = context.declaration();
     let header = context.slice(declaration.header());
+    if context.file.language.dialect == Dialect::Ruby && matches!(name, "block" | "blk") {
+        // A block is taken without being named.
+        return memchr::memmem::find(context.slice(declaration.span).as_bytes(), b"yield").is_some();
+    }
     let above = Span::new(declaration.span.start, declaration.name_span.start.max(declaration.span.start));
     let mut strings = context.slice(above).split(['"', '\'']).skip(1).step_by(2);
     if strings.any(|string| string == name) {

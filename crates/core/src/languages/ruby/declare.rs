@@ -268,7 +268,10 @@ fn raises<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>) {
     let span = walk.span(thrown);
     let ty = match walk.kind(thrown) {
         Some(Ruby::Constant | Ruby::Resolution) => Name::simple(walk.text(thrown)),
-        Some(Ruby::String) => Name::new("RuntimeError"),
+        // Many a project has a `fail` of its own.
+        Some(Ruby::String) if walk.field(node, "method").is_none_or(|method| walk.text(method) != "fail") => {
+            Name::new("RuntimeError")
+        }
         Some(Ruby::Identifier) if walk.rethrows(Some(walk.text(thrown)), span, VAGUE) => return,
         _ => {
             walk.raises_unknown();
