@@ -14,6 +14,7 @@ mod directives;
 mod flow;
 mod forms;
 mod heads;
+mod hidden;
 mod kinds;
 mod labels;
 mod lexer;
@@ -402,5 +403,6 @@ impl Grammar for FamilyGrammar {
 
     fn finish(&self, walk: &mut Walk<'_, C>) {
         declare::settle(walk);
+        hidden::hide(walk);
     }
 }
