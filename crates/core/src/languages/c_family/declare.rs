@@ -639,6 +639,13 @@ pub(super) fn namespace<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
 pub(super) fn settle(walk: &mut Walk<'_, C>) {
     answer_twins(walk);
     answer_groups(walk);
+    // What a template is for, it says itself, not each type that it is made for.
+    let source = walk.source;
+    for declaration in &mut walk.outline.declarations {
+        let rest = source.slice(declaration.header()).strip_prefix("template");
+        let parameters = rest.and_then(|rest| rest.trim_start().strip_prefix('<'));
+        declaration.unasked |= parameters.is_some_and(|rest| rest.trim_start().starts_with('>'));
+    }
     // Macros that are undefined again are nobody's to use.
     let undefined = undefined(walk.source.text());
     for declaration in walk.outline.declarations.iter_mut().filter(|found| found.kind == Kind::Macro) {
