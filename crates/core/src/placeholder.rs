@@ -71,17 +71,6 @@ pub(crate) fn is_placeholder(text: &str, name: &str, own: &str) -> bool {
     })
 }
 
-/// Tells whether code fills in what stands for a line: `%(parameters)s`, `{parameters}`, `$parameters`.
-pub(crate) fn is_filled_by_code(line: &str) -> bool {
-    let line = line.trim();
-    let inner = line
-        .strip_prefix("%(")
-        .and_then(|rest| rest.strip_suffix(")s"))
-        .or_else(|| line.strip_prefix('{').and_then(|rest| rest.strip_suffix('}')))
-        .or_else(|| line.strip_prefix('$'));
-    inner.is_some_and(|name| !name.is_empty() && name.chars().all(|c| c.is_alphanumeric() || c == '_'))
-}
-
 #[cfg(test)]
 mod tests {
     use super::is_placeholder;

@@ -5,8 +5,7 @@ use super::repair::{Repair, Rows, sorted_by_key};
 use super::{Context, Findings};
 use crate::model::{Dialect, Entry, EntryKind, EntryName};
 use crate::pairing::{Match, Side};
-use crate::placeholder::is_filled_by_code;
-use crate::text::{Edit, Span, is_wordless};
+use crate::text::{Edit, Span, is_filled_by_code, is_wordless};
 
 /// One of the two sorts of named things a signature takes.
 pub(super) struct Sort {

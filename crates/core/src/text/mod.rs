@@ -12,6 +12,7 @@ mod words;
 
 pub use edit::{Edit, EditError, Edits};
 pub use lines::{LineIndex, Position};
+pub(crate) use prose::is_filled_by_code;
 pub use prose::{first_sentence_end, has_second_sentence, is_wordless};
 pub use source::Source;
 pub use span::Span;

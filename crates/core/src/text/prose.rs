@@ -60,6 +60,17 @@ fn ends_sentence(text: &str, at: usize) -> bool {
     !rest.trim_start().starts_with(char::is_lowercase)
 }
 
+/// Tells whether code fills in what stands for a line: `%(parameters)s`, `{parameters}`, `$parameters`.
+pub(crate) fn is_filled_by_code(line: &str) -> bool {
+    let line = line.trim();
+    let inner = line
+        .strip_prefix("%(")
+        .and_then(|rest| rest.strip_suffix(")s"))
+        .or_else(|| line.strip_prefix('{').and_then(|rest| rest.strip_suffix('}')))
+        .or_else(|| line.strip_prefix('$'));
+    inner.is_some_and(|name| !name.is_empty() && name.chars().all(|c| c.is_alphanumeric() || c == '_'))
+}
+
 #[cfg(test)]
 mod tests {
     use super::*;

@@ -4,9 +4,8 @@ use tree_sitter::Node;
 
 use super::kinds::Python;
 use crate::model::CommentId;
-use crate::placeholder::is_filled_by_code;
 use crate::reading::{Table, Walk};
-use crate::text::Span;
+use crate::text::{Span, is_filled_by_code};
 
 /// Returns the string of a statement that consists of a string alone, joined ones included.
 pub(super) fn lone_string<'t>(walk: &Walk<'_, Python>, statement: Node<'t>) -> Option<Node<'t>> {
