@@ -466,6 +466,12 @@ fn code_span_sign(context: &Context<'_>) -> Option<&'static str> {
     }
 }
 
+/// Tells whether a line opens an item of a numbered list: `3. Tare the scale.`
+fn opens_numbered_item(line: &str) -> bool {
+    let rest = line.trim_start_matches(|c: char| c.is_ascii_digit());
+    rest.len() < line.len() && (rest.starts_with(". ") || rest.starts_with(") "))
+}
+
 fn code_spans(context: &Context<'_>, sign: &'static str, findings: &mut Findings<'_>) {
     // Text in quotes of another kind uses the sign for itself.
     if !has(context, "`") || context.slice(context.doc.span).contains("''") {
@@ -482,7 +488,8 @@ fn code_spans(context: &Context<'_>, sign: &'static str, findings: &mut Findings
             // A field of reStructuredText; elsewhere a line of text may begin so.
             || (sign == "``" && bare.starts_with(':'))
             || (bare.starts_with('#') && bare.trim_start_matches('#').starts_with([' ', '\t']))
-            || (bare.starts_with(['-', '*', '+']) && !bare[1..].starts_with(|c: char| !c.is_whitespace()));
+            || (bare.starts_with(['-', '*', '+']) && !bare[1..].starts_with(|c: char| !c.is_whitespace()))
+            || opens_numbered_item(bare);
         if parted && let Some(span) = open.take() {
             report_span(sign, span, findings);
         }

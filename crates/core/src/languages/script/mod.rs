@@ -200,7 +200,8 @@ impl Grammar for ScriptGrammar {
         let mut form = block_form(text);
         // Three slashes are directives here, never documentation.
         if !text.starts_with("/*") {
-            form = CommentForm { carrier: crate::model::Carrier::Lines { mark: "//" }, doc: Doc::No };
+            let mark = if text.starts_with("/// ") { "///" } else { "//" };
+            form = CommentForm { carrier: crate::model::Carrier::Lines { mark }, doc: Doc::No };
         }
         if form.doc == Doc::Yes && (opens_with_tag(text, FREE) || describes_event(text)) {
             form.doc = Doc::Elsewhere;
