@@ -222,7 +222,7 @@ impl Debt {
 /// Returns the names that a text marks as those of parameters: `\a load`, `@p load`.
 pub(crate) fn spoken_of(text: &str) -> Vec<&str> {
     let marked = text.split(['\\', '@']).skip(1).filter_map(|rest| {
-        let rest = rest.strip_prefix("a ").or_else(|| rest.strip_prefix("p "))?.trim_start();
+        let rest = ["a ", "p ", "c "].iter().find_map(|command| rest.strip_prefix(command))?.trim_start();
         let end = rest.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(rest.len());
         (end > 0).then(|| &rest[..end])
     });
@@ -434,8 +434,10 @@ fn sentence_answers(text: &str) -> bool {
     if PHRASES.iter().any(|words| text.contains(words)) {
         return true;
     }
-    let subjects =
-        ["this ", "it ", "this function ", "this method ", "the function ", "the method ", "will "];
+    let subjects = [
+        "this ", "it ", "this function ", "this method ", "the function ", "the method ", "the callback ",
+        "will ",
+    ];
     text.match_indices("eturn").any(|(at, _)| {
         let (Some(before), Some(after)) = (text.get(..at.wrapping_sub(1)), text.get(at + 5..)) else {
             return false;

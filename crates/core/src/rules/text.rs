@@ -5,7 +5,7 @@ use super::rule::{Check, Example, Rule};
 use smol_str::SmolStr;
 
 use super::{Context, Findings, visible};
-use crate::model::{Level, RuleId};
+use crate::model::{Kind, Level, RuleId};
 use crate::placeholder::is_placeholder;
 use crate::text::{Span, misspellings, narrow, split_words};
 
@@ -27,8 +27,13 @@ fn placeholder(context: &Context<'_>, findings: &mut Findings<'_>) {
     let own = &context.file.settings.placeholder;
     let doc = context.doc;
     let name = context.declaration().name.as_str();
+    // `padding2; /**< placeholder */` says what it is.
+    let fills = ["pad", "dummy", "reserved", "unused"]
+        .iter()
+        .any(|word| name.trim_start_matches('_').starts_with(word));
     if let Some(span) = doc.summary
         && is_placeholder(&doc.prose(context.file.source, span), name, own)
+        && !(fills && context.declaration().kind == Kind::Field)
     {
         let message = format!("the description of `{name}` is a placeholder; say what it is for");
         findings.report(span, "", message).done();
