@@ -149,6 +149,17 @@ impl Debt {
             // A link to a parameter in the text says what it is.
             *owed &= !parameter.named().is_some_and(|name| links.contains(&format!("[{name}]")));
         }
+        // Of several tags on one line, only the first is read as one.
+        if let [line] = doc.lines[..]
+            && let Some(behind) = debtor.source.slice(line).trim_start().strip_prefix('@')
+            && doc.notation.as_str() == "tags"
+        {
+            self.returns &= !behind.contains("@return");
+            let words = || behind.split("@param").skip(1).flat_map(|rest| rest.split([' ', '\t']));
+            for (owed, parameter) in self.params.iter_mut().zip(&debtor.signature.parameters) {
+                *owed &= !parameter.named().is_some_and(|name| words().any(|word| word == name.as_str()));
+            }
+        }
         // Most texts have none of the words.
         let may_refer = || {
             let text = debtor.source.slice(doc.span).as_bytes();
