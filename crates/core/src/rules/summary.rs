@@ -25,7 +25,8 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
     let doc = context.doc;
     // Comments of only types, marks or inherit tags are no descriptions that went missing, and what is deprecated says
     // there what there is to say.
-    let says = doc.entries.iter().any(|entry| entry.text.is_some());
+    let is_tag = |text: Span| context.slice(text).trim_start().starts_with('@');
+    let says = doc.entries.iter().any(|entry| entry.text.is_some_and(|text| !is_tag(text)));
     if doc.summary.is_some() || doc.blank || doc.inherits || doc.deprecated || !says {
         return;
     }
