@@ -3,6 +3,7 @@
 //! A statement is left out that holds no fact and no braces but those of blocks. The first one of each block stays: no
 //! block of one statement must be made of a longer one. What throws a variable needs all that is said of the variable.
 
+use std::collections::HashSet;
 use std::ops::Range;
 
 use aho_corasick::AhoCorasick;
@@ -194,10 +195,10 @@ impl Statements {
         let lost = self.lost || self.blocks.len() > 1;
         self.blocks.clear();
         let plain = if lost { Vec::new() } else { std::mem::take(&mut self.plain) };
-        let thrown = if plain.is_empty() { Vec::new() } else { names_thrown(inner) };
+        let thrown = if plain.is_empty() { HashSet::new() } else { names_thrown(inner) };
         plain.into_iter().filter(move |plain| {
             let statement = &text[plain.range.clone()];
-            thrown.is_empty() || !words(statement).any(|word| thrown.iter().any(|name| name == word))
+            thrown.is_empty() || !words(statement).any(|word| thrown.contains(word))
         })
     }
 }
@@ -210,8 +211,8 @@ fn is_plain(statement: &str, facts: &AhoCorasick) -> bool {
 }
 
 /// Returns the names in what is thrown and not made on the spot.
-fn names_thrown(body: &str) -> Vec<String> {
-    let mut names = Vec::new();
+fn names_thrown(body: &str) -> HashSet<String> {
+    let mut names = HashSet::new();
     for found in memchr::memmem::find_iter(body.as_bytes(), b"throw") {
         let rest = &body[found + "throw".len()..];
         let end = rest.char_indices().find(|&(at, c)| c == ';' || at >= LONGEST_THROWN);
