@@ -16,7 +16,7 @@ const NEAR: usize = 64;
 const MOST_GAPS: usize = 64;
 
 /// The text and ranges that a grammar is given.
-#[derive(Clone, Debug)]
+#[derive(Clone, Debug, Default)]
 pub struct Given<'s> {
     text: Cow<'s, str>,
     ranges: Vec<Range>,
@@ -28,20 +28,20 @@ impl<'s> Given<'s> {
     /// Gives all of `text` as it stands.
     #[must_use]
     pub fn all(text: &'s str) -> Self {
-        Self { text: Cow::Borrowed(text), ranges: Vec::new(), calls: Vec::new(), runs: Vec::new() }
+        Self { text: Cow::Borrowed(text), ..Self::default() }
     }
 
     /// Gives another text of equal length in bytes.
     #[must_use]
     pub fn replaced(text: String) -> Self {
-        Self { text: Cow::Owned(text), ranges: Vec::new(), calls: Vec::new(), runs: Vec::new() }
+        Self { text: Cow::Owned(text), ..Self::default() }
     }
 
     /// Gives only some ranges of `text`. `calls` are the offsets, sorted, of the braces of bodies that were
     /// left out and in which something was called.
     #[must_use]
     pub fn in_ranges(text: &'s str, ranges: Vec<Range>, calls: Vec<u32>) -> Self {
-        Self { text: Cow::Borrowed(text), ranges, calls, runs: Vec::new() }
+        Self { text: Cow::Borrowed(text), ranges, calls, ..Self::default() }
     }
 
     /// Returns this text with parts left out: `ranges` stay, none means all; for `calls` see
@@ -68,7 +68,7 @@ impl<'s> Given<'s> {
     /// Returns this text with nothing left out.
     #[must_use]
     pub fn with_all(&self) -> Self {
-        Self { text: self.text.clone(), ranges: Vec::new(), calls: Vec::new(), runs: Vec::new() }
+        Self { text: self.text.clone(), ..Self::default() }
     }
 
     /// Returns the runs of whole lines of comments that were left out behind their first line, sorted.
@@ -174,7 +174,7 @@ impl<'s> Given<'s> {
         let text = String::from_utf8(bytes).unwrap_or_else(|bad| {
             bad.into_bytes().into_iter().map(|b| if b.is_ascii() { b as char } else { ' ' }).collect()
         });
-        Self { text: Cow::Owned(text), ranges: Vec::new(), calls: Vec::new(), runs: Vec::new() }
+        Self { text: Cow::Owned(text), ..Self::default() }
     }
 }
 

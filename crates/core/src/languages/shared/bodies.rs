@@ -496,25 +496,27 @@ impl<'s> Scan<'s> {
     }
 }
 
+/// A language that the tests of the pass read.
+#[cfg(test)]
+pub(super) static SAMPLE: Braces = Braces {
+    facts: LazyLock::new(|| plain_words(&["throw", "/**", "class "])),
+    statements: &["if", "for", "while", "switch", "catch", "try"],
+    heads: Heads::Parameters(&["get"]),
+    literals: (b"\"'", super::literals::c_like),
+    nested_comments: false,
+    hash_comments: false,
+    runs: true,
+    parts: Some(&["goto"]),
+};
+
 #[cfg(test)]
 mod tests {
     use super::*;
     use crate::languages::shared::literals;
 
-    static BRACES: Braces = Braces {
-        facts: LazyLock::new(|| plain_words(&["throw", "/**", "class "])),
-        statements: &["if", "for", "while", "switch", "catch", "try"],
-        heads: Heads::Parameters(&["get"]),
-        literals: (b"\"'", literals::c_like),
-        nested_comments: false,
-        hash_comments: false,
-        runs: true,
-        parts: Some(&[]),
-    };
-
     /// Returns what the grammar is given.
     fn given(text: &str) -> String {
-        without_plain_bodies(Given::all(text), text, &BRACES).shown()
+        without_plain_bodies(Given::all(text), text, &SAMPLE).shown()
     }
 
     #[test]

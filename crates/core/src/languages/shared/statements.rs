@@ -235,27 +235,13 @@ fn first_word(text: &str) -> &str {
 
 #[cfg(test)]
 mod tests {
-    use std::sync::LazyLock;
-
-    use super::super::bodies::{Braces, Heads, plain_words, without_plain_bodies};
-    use super::super::literals;
+    use super::super::bodies::{SAMPLE, without_plain_bodies};
     use crate::reading::Given;
-
-    static BRACES: Braces = Braces {
-        facts: LazyLock::new(|| plain_words(&["throw", "/**", "class "])),
-        statements: &["if", "for", "while", "switch", "catch", "try"],
-        heads: Heads::Parameters(&["get"]),
-        literals: (b"\"'", literals::c_like),
-        nested_comments: false,
-        hash_comments: false,
-        runs: true,
-        parts: Some(&["goto"]),
-    };
 
     /// Returns what the grammar is given of the body of a method, and where something is called that it is not given.
     fn given(body: &str) -> (String, Vec<u32>) {
         let text = format!("class A {{ void f() {{{body}}} }}");
-        let given = without_plain_bodies(Given::all(&text), &text, &BRACES);
+        let given = without_plain_bodies(Given::all(&text), &text, &SAMPLE);
         let shown = given.shown();
         let inner = shown.strip_prefix("class A { void f() {").and_then(|rest| rest.strip_suffix("} }"));
         (inner.expect("the frame is given").to_owned(), given.into_calls())
