@@ -53,6 +53,11 @@ pub(crate) fn is_watched() -> bool {
     std::io::stdout().is_terminal()
 }
 
+/// Tells whether styles are shown on standard output.
+pub(crate) fn shows_styles() -> bool {
+    anstream::AutoStream::choice(&std::io::stdout()) != anstream::ColorChoice::Never
+}
+
 /// Makes room for a report that takes the place of the one before: a clear screen where somebody looks on.
 pub(crate) fn begin_anew() -> std::io::Result<()> {
     if !is_watched() {

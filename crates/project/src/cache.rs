@@ -19,7 +19,7 @@ use vinequill_core::rules;
 use vinequill_core::text::{Edit, Span};
 
 /// What every file of the cache opens with; another form has another number.
-const MAGIC: &[u8] = b"vinequill cache 2\n";
+const MAGIC: &[u8] = b"vinequill cache 3\n";
 
 /// Files of the cache that nobody has used for this long are removed.
 const KEPT_FOR: Duration = Duration::from_secs(60 * 60 * 24 * 30);
@@ -73,7 +73,10 @@ pub(crate) struct Record {
     /// The languages that share what is known with this file's.
     pub(crate) family: SmolStr,
     pub(crate) stamp: Stamp,
+    /// The hash of its text.
     pub(crate) content: ContentHash,
+    /// The length of its text in bytes.
+    pub(crate) length: u64,
     pub(crate) facts: Facts,
     /// It is marked as generated.
     pub(crate) generated: bool,
@@ -97,6 +100,25 @@ pub(crate) struct Packed(Vec<u8>);
 impl Packed {
     fn of<T: Serialize>(value: &T) -> Self {
         Self(postcard::to_stdvec(value).unwrap_or_default())
+    }
+
+    /// Packs values one after the other.
+    fn of_each<T: Serialize>(values: impl Iterator<Item = T>) -> Self {
+        let mut bytes = Vec::new();
+        for value in values {
+            bytes = postcard::to_extend(&value, bytes).unwrap_or_default();
+        }
+        Self(bytes)
+    }
+
+    /// Unpacks values that were packed one after the other, and never holds more than one of them.
+    fn each<T: for<'de> Deserialize<'de>>(&self) -> impl Iterator<Item = T> {
+        let mut rest = self.0.as_slice();
+        std::iter::from_fn(move || {
+            let (value, behind) = postcard::take_from_bytes(rest).ok()?;
+            rest = behind;
+            Some(value)
+        })
     }
 
     /// Unpacks it. What was kept has the hash it should have: it can be unpacked.
@@ -171,6 +193,8 @@ impl From<Facts> for (Packed, Packed) {
 pub(crate) struct StoredReview {
     /// The state of the index that it was made with.
     pub(crate) index: ContentHash,
+    /// How many findings there are.
+    count: usize,
     findings: Packed,
     pub(crate) tallies: Vec<Tally>,
     pub(crate) unparsed_bytes: u64,
@@ -183,13 +207,17 @@ impl StoredReview {
         findings: &[Finding],
         (tallies, unparsed_bytes): (&[Tally], u64),
     ) -> Self {
-        let findings: Vec<StoredFinding> = findings.iter().filter_map(StoredFinding::of).collect();
-        Self { index, findings: Packed::of(&findings), tallies: tallies.to_vec(), unparsed_bytes }
+        let mut count = 0;
+        let stored = findings.iter().filter_map(StoredFinding::of).inspect(|_| count += 1);
+        let findings = Packed::of_each(stored);
+        Self { index, count, findings, tallies: tallies.to_vec(), unparsed_bytes }
     }
 
     /// Gives the findings back.
     pub(crate) fn findings(&self) -> Vec<Finding> {
-        self.findings.open::<Vec<StoredFinding>>().into_iter().filter_map(StoredFinding::back).collect()
+        let mut findings = Vec::with_capacity(self.count);
+        findings.extend(self.findings.each::<StoredFinding>().filter_map(StoredFinding::back));
+        findings
     }
 }
 

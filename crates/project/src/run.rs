@@ -19,15 +19,13 @@ use smol_str::SmolStr;
 
 use crate::cache::{Cache, ContentHash, Facts, Record, Stamp, States, StoredReview, hash};
 use crate::decode::{Decoded, ReadFailure, read};
-use crate::held::{Held, Room};
+use crate::held::{Held, OnDisk, Room};
 use crate::{Encoding, Found, Nested};
 
 /// A file that was reviewed.
 pub struct Reviewed {
     /// Its path, and its text where a finding points into it.
     pub text: Held,
-    /// How its bytes encode it.
-    pub encoding: Encoding,
     /// Its language's id.
     pub language: &'static str,
     /// What was found, sorted by place.
@@ -56,14 +54,13 @@ impl Reviewed {
         review.findings.shrink_to_fit();
         // The text is only needed where a finding points into it.
         let text = match room.filter(|_| !review.findings.is_empty()) {
-            Some(room) => Held::of(&reading.source, room),
+            Some(room) => Held::of(&reading.source, encoding, room),
             None => Held::nothing(reading.source.path(), reading.source.text().len() as u64),
         };
         let mut tallies = coverage::tallies(reading, &review);
         tallies.shrink_to_fit();
         Self {
             text,
-            encoding,
             language: reading.language.id.as_str(),
             tallies,
             unparsed_bytes: review.unparsed_bytes,
@@ -79,7 +76,7 @@ impl Reviewed {
         if self.findings.is_empty() {
             // Without findings nobody held the text.
             let Ok((decoded, source)) = load(file, settings) else { return };
-            (self.encoding, self.text) = (decoded.encoding, Held::of(&source, room));
+            self.text = Held::of(&source, decoded.encoding, room);
         }
         self.findings.extend_from_slice(findings);
         self.findings.sort_by(|a, b| {
@@ -93,13 +90,8 @@ impl Reviewed {
         StoredReview::of(index, &self.findings, (&self.tallies, self.unparsed_bytes))
     }
 
-    /// Makes a review of what was kept. The text is only read where a finding points into it.
-    fn recall(
-        file: &Found,
-        record: &Record,
-        (settings, texts): (&Settings, Texts),
-        room: &Room,
-    ) -> Result<Self, Unread> {
+    /// Makes a review of what was kept.
+    fn recall(file: &Found, record: &Record, (settings, texts): (&Settings, Texts)) -> Result<Self, Unread> {
         if record.generated && !file.named {
             return Err(Unread::Generated);
         }
@@ -109,17 +101,17 @@ impl Reviewed {
         let language = settings.find_language(&record.language).map_or(file.language, |found| found);
         let stored = record.review.as_ref().filter(|_| texts == Texts::Needed);
         let findings = stored.map(StoredReview::findings).unwrap_or_default();
-        let (encoding, text) = if findings.is_empty() {
-            let length = std::fs::metadata(&file.path).map_or(0, |metadata| metadata.len());
-            (Encoding::Utf8, Held::nothing(&file.shown, length))
+        let text = if findings.is_empty() {
+            Held::nothing(&file.shown, record.length)
         } else {
-            let (decoded, source) = load(file, settings)?;
-            (decoded.encoding, Held::of(&source, room))
+            let label = settings.language(file.language.id).encoding.clone();
+            let (file, limit) = (file.path.clone(), settings.max_file_size);
+            let on_disk = OnDisk { file, limit, label, content: record.content };
+            Held::on_disk(&record.path, record.length, on_disk)
         };
         let review = record.review.as_ref();
         Ok(Self {
             text,
-            encoding,
             language: language.id.as_str(),
             findings,
             tallies: review.map(|review| review.tallies.clone()).unwrap_or_default(),
@@ -246,7 +238,7 @@ pub fn review_files(work: Work<'_>) -> (Vec<Result<Reviewed, Unread>>, Option<St
     let room = Room::default();
     let held_in = (work.texts == Texts::Needed).then_some(&room);
     let recall = |file: &Found, record: &Record, settings: &Settings| {
-        Reviewed::recall(file, record, (settings, work.texts), &room)
+        Reviewed::recall(file, record, (settings, work.texts))
     };
     let Ran { results, known, note } =
         run(work, Some(&recall), &|_, reading, decoded| Reviewed::of(reading, decoded.encoding, held_in));
@@ -462,6 +454,7 @@ fn look<'a>(
         family: facts.family.clone(),
         stamp,
         content,
+        length: decoded.text.len() as u64,
         facts: Facts::Told(Box::new(facts)),
         generated: is_generated(&decoded.text),
         language: SmolStr::new_static(reading.language.id.as_str()),

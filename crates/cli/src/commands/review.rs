@@ -146,13 +146,19 @@ impl Review {
             verbose: self.common.verbose,
             quiet: self.common.quiet,
             left_out: session.left_out(&visited.turned_out()),
+            styled: pair.file.is_none() && terminal::shows_styles(),
+            jobs: self.common.jobs,
         }
     }
 
     fn render_one(&self, view: &report::View<'_>, pair: &Pair) -> Result<String, Failure> {
         let session = view.session;
         Ok(match pair.format_as() {
-            Some(Format::Text) | None => report::text::render(view),
+            Some(Format::Text) | None => {
+                let mut out = Vec::new();
+                report::text::write(view, &mut out)?;
+                String::from_utf8_lossy(&out).into_owned()
+            }
             Some(Format::Short) => report::short::render(view),
             Some(Format::Json) => {
                 let mut out = Vec::new();
@@ -177,10 +183,10 @@ impl Review {
         let totals = Totals::of(&visited.files);
         for pair in pairs {
             let (view, file) = (self.view(session, visited, (&totals, pair)), pair.file.as_deref());
-            if pair.format_as() == Some(Format::Json) {
-                deliver_as_made(file, |out| report::json::write_review(&view, out))?;
-            } else {
-                deliver(file, &self.render_one(&view, pair)?)?;
+            match pair.format_as() {
+                Some(Format::Json) => deliver_as_made(file, |out| report::json::write_review(&view, out))?,
+                Some(Format::Text) | None => deliver_as_made(file, |out| report::text::write(&view, out))?,
+                Some(_) => deliver(file, &self.render_one(&view, pair)?)?,
             }
         }
         let mut exit = session.complain(visited.unread.iter());

@@ -69,7 +69,7 @@ pub(crate) fn deliver(file: Option<&Path>, text: &str) -> Result<(), Failure> {
     }
 }
 
-/// Writes a report that has no styles, while it is made, to a file or to standard output.
+/// Writes a report, while it is made, to a file or to standard output; it has styles only where they are shown.
 pub(crate) fn deliver_as_made(
     file: Option<&Path>,
     make: impl FnOnce(&mut dyn Write) -> std::io::Result<()>,
@@ -79,6 +79,8 @@ pub(crate) fn deliver_as_made(
         make(&mut out).and_then(|()| out.flush())
     };
     match file {
+        None if terminal::shows_styles() => Ok(into(&mut anstream::stdout().lock())?),
+        // Taking styles out of what has none would take longer than writing it.
         None => Ok(into(&mut std::io::stdout().lock())?),
         Some(path) => {
             let written = File::create(path).and_then(|mut file| into(&mut file));

@@ -1,6 +1,7 @@
 //! The JSON of `review` and `coverage`.
 
 use serde::{Serialize, Serializer};
+use serde_json::value::RawValue;
 use vinequill_core::coverage::{Counts, permille};
 use vinequill_core::model::{Finding, Level, State};
 use vinequill_core::text::{Source, Span};
@@ -31,6 +32,9 @@ pub(crate) fn write_review(view: &View<'_>, mut out: impl std::io::Write) -> std
     out.write_all(b"\n")
 }
 
+/// How deep a finding stands in the report.
+const DEPTH: &str = "\n    ";
+
 /// As [`wire::Review`].
 #[derive(Serialize)]
 struct Streamed<'v, 'a> {
@@ -41,7 +45,14 @@ struct Streamed<'v, 'a> {
 }
 
 fn each_finding<S: Serializer>(view: &View<'_>, serializer: S) -> Result<S::Ok, S::Error> {
-    serializer.collect_seq(view.files.iter().flat_map(findings))
+    // As it stands in the report: what is raw is taken as it is. A line break is never inside a string.
+    let written = |finding| {
+        let text = serde_json::to_string_pretty(&finding)?;
+        RawValue::from_string(text.replace('\n', DEPTH))
+    };
+    let of_file = |file| findings(file).into_iter().map(written).collect::<Result<Vec<_>, _>>();
+    // Findings hold only strings, numbers and lists, which always serialise.
+    serializer.collect_seq(view.each_file(of_file).flat_map(Result::unwrap_or_default))
 }
 
 /// Puts what was found into the shape that programs read.
@@ -78,13 +89,16 @@ fn findings(file: &Reviewed) -> Vec<wire::Finding<'_>> {
     if file.findings.is_empty() {
         return Vec::new();
     }
-    let source = file.text.source();
-    file.findings.iter().map(|found| finding((file, &source), found)).collect()
+    let (source, encoding) = file.text.open();
+    file.findings.iter().map(|found| finding((file.text.path(), &source, encoding), found)).collect()
 }
 
-fn finding<'a>((file, source): (&'a Reviewed, &Source), finding: &'a Finding) -> wire::Finding<'a> {
+fn finding<'a>(
+    (path, source, encoding): (&'a str, &Source, Encoding),
+    finding: &'a Finding,
+) -> wire::Finding<'a> {
     let raw = &finding.raw;
-    let place = Place::of(source, file.encoding, raw.span);
+    let place = Place::of(source, encoding, raw.span);
     let (state, reason) = match &finding.state {
         State::New => ("new", None),
         State::Accepted => ("accepted", None),
@@ -93,7 +107,7 @@ fn finding<'a>((file, source): (&'a Reviewed, &Source), finding: &'a Finding) ->
     wire::Finding {
         rule: raw.rule.as_str().into(),
         level: finding.level.as_str().into(),
-        path: file.text.path().into(),
+        path: path.into(),
         line: place.line,
         column: place.column,
         end_line: place.end_line,
@@ -108,30 +122,30 @@ fn finding<'a>((file, source): (&'a Reviewed, &Source), finding: &'a Finding) ->
         related: raw
             .related
             .iter()
-            .map(|related| related_place((file, source), related.span, &related.label))
+            .map(|related| related_place((path, source, encoding), related.span, &related.label))
             .collect(),
         edits: raw
             .edits
             .iter()
             .map(|edit| {
-                let place = Place::of(source, file.encoding, edit.span);
+                let place = Place::of(source, encoding, edit.span);
                 wire::Edit { start: place.start, end: place.end, text: edit.text.as_str().into() }
             })
             .collect(),
         state: state.into(),
         reason: reason.map(Into::into),
-        fingerprint: fingerprint(&[raw.rule.as_str(), file.text.path(), &finding.declaration, &raw.subject]),
+        fingerprint: fingerprint(&[raw.rule.as_str(), path, &finding.declaration, &raw.subject]),
     }
 }
 
 fn related_place<'a>(
-    (file, source): (&'a Reviewed, &Source),
+    (path, source, encoding): (&'a str, &Source, Encoding),
     span: Span,
     label: &'a str,
 ) -> wire::Related<'a> {
-    let place = Place::of(source, file.encoding, span);
+    let place = Place::of(source, encoding, span);
     wire::Related {
-        path: file.text.path().into(),
+        path: path.into(),
         line: place.line,
         column: place.column,
         end_line: place.end_line,

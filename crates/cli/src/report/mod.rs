@@ -16,6 +16,7 @@ pub(crate) mod wire;
 
 use std::collections::BTreeMap;
 
+use rayon::iter::{IntoParallelRefIterator, ParallelIterator};
 use vinequill_core::coverage::Counts;
 use vinequill_core::model::{Level, RuleId, State};
 use vinequill_project::{Accepted, Reviewed};
@@ -42,6 +43,31 @@ pub(crate) struct View<'a> {
     pub(crate) quiet: bool,
     /// What was not reviewed.
     pub(crate) left_out: String,
+    /// Styles are shown where it goes.
+    pub(crate) styled: bool,
+    /// Number of workers; 0: one a processor.
+    pub(crate) jobs: usize,
+}
+
+/// So many files are laid out at once: what is written of them is not held longer.
+const AT_ONCE: usize = 256;
+
+/// So few findings are laid out faster than workers are woken.
+const FEW: usize = 100;
+
+impl<'a> View<'a> {
+    /// Lays out each file, several at once; what comes of it comes in the order of the files.
+    fn each_file<T: Send>(&self, lay_out: impl Fn(&'a Reviewed) -> T + Sync) -> impl Iterator<Item = T> {
+        let files = self.files;
+        let count: usize = files.iter().map(|file| file.findings.len()).sum();
+        let pool = (count > FEW)
+            .then(|| rayon::ThreadPoolBuilder::new().num_threads(self.jobs).build().ok())
+            .flatten();
+        files.chunks(AT_ONCE).flat_map(move |files| match &pool {
+            Some(pool) => pool.install(|| files.par_iter().map(&lay_out).collect::<Vec<T>>()),
+            None => files.iter().map(&lay_out).collect(),
+        })
+    }
 }
 
 /// Sums over all files.

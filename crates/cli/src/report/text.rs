@@ -2,6 +2,7 @@
 
 use std::collections::BTreeMap;
 use std::fmt::Write;
+use std::io;
 
 use annotate_snippets::renderer::DecorStyle;
 use annotate_snippets::{AnnotationKind, Group, Level as Shown, Renderer, Snippet};
@@ -18,37 +19,65 @@ const HEAD: usize = 16;
 /// More findings than this are summed up on a terminal.
 const MANY: usize = 50;
 
-/// Renders the report.
-pub(crate) fn render(view: &View<'_>) -> String {
+/// Writes the report, while it is made.
+///
+/// # Errors
+/// When it cannot be written.
+pub(crate) fn write(view: &View<'_>, out: &mut dyn io::Write) -> io::Result<()> {
     let shown =
         |finding: &&Finding| finding.state == State::New && (view.notes || finding.level > Level::Note);
     let count: usize = view.files.iter().map(|file| file.findings.iter().filter(shown).count()).sum();
-    let mut out = String::new();
+    let sheet = Sheet::of(view);
     if count > MANY && !view.all {
-        out.push_str(&overview(view));
+        out.write_all(sheet.finished(overview(view)).as_bytes())?;
     } else {
-        for file in view.files {
+        let report = |file: &Reviewed| {
             let findings: Vec<&Finding> = file.findings.iter().filter(shown).collect();
-            if !findings.is_empty() {
-                out.push_str(&file_report(view, file, &findings));
-            }
+            if findings.is_empty() { String::new() } else { file_report(&sheet, view, file, &findings) }
+        };
+        for report in view.each_file(report) {
+            out.write_all(report.as_bytes())?;
         }
     }
     if !view.quiet {
-        out.push_str(&closing(view, count));
+        out.write_all(sheet.finished(closing(view, count)).as_bytes())?;
     }
-    out
+    Ok(())
 }
 
-fn file_report(view: &View<'_>, file: &Reviewed, findings: &[&Finding]) -> String {
+/// What excerpts are laid out for: asked of the terminal once, and not for each of thousands.
+struct Sheet {
+    renderer: Renderer,
+    width: usize,
+    /// Somebody looks on. In a pipe a message stays on one line, to be searched for.
+    watched: bool,
+    styled: bool,
+}
+
+impl Sheet {
+    fn of(view: &View<'_>) -> Self {
+        let width = width();
+        let renderer = if view.styled { styles(Renderer::styled()) } else { Renderer::plain() };
+        let renderer = renderer.decor_style(DecorStyle::Unicode).term_width(width);
+        Self { renderer, width, watched: terminal::is_watched(), styled: view.styled }
+    }
+
+    /// Takes styles out where they are not shown.
+    fn finished(&self, text: String) -> String {
+        if self.styled { text } else { anstream::adapter::strip_str(&text).to_string() }
+    }
+}
+
+fn file_report(sheet: &Sheet, view: &View<'_>, file: &Reviewed, findings: &[&Finding]) -> String {
     let path = view.session.typed_path(file.text.path());
     let source = file.text.source();
-    let mut out = rule_line(&path, &plural(findings.len(), "finding"));
+    let mut out = sheet.finished(rule_line(sheet.width, &path, &plural(findings.len(), "finding")));
     for finding in findings {
-        out.push_str(&excerpt(&source, &path, finding));
+        out.push_str(&excerpt(sheet, &source, &path, finding));
         if view.verbose {
             let line = format!("vinequill: waive {} -- WHY", finding.raw.rule);
-            out.push_str(&styled(style::FAINT, &format!("\nto waive it, in its comment: {line}")));
+            let how = styled(style::FAINT, &format!("\nto waive it, in its comment: {line}"));
+            out.push_str(&sheet.finished(how));
         }
         out.push_str("\n\n");
     }
@@ -56,9 +85,9 @@ fn file_report(view: &View<'_>, file: &Reviewed, findings: &[&Finding]) -> Strin
 }
 
 /// A heading that reaches over the width of the report.
-fn rule_line(left: &str, right: &str) -> String {
+fn rule_line(width: usize, left: &str, right: &str) -> String {
     let used = left.chars().count() + right.chars().count() + 4;
-    let fill = "─".repeat(width().saturating_sub(used).max(2));
+    let fill = "─".repeat(width.saturating_sub(used).max(2));
     format!(
         "{} {} {}\n\n",
         styled(style::STRONG, left),
@@ -68,7 +97,7 @@ fn rule_line(left: &str, right: &str) -> String {
 }
 
 /// Renders one finding with the source it points at.
-fn excerpt(source: &Source, path: &str, finding: &Finding) -> String {
+fn excerpt(sheet: &Sheet, source: &Source, path: &str, finding: &Finding) -> String {
     let primary = first_line(source, finding.raw.span);
     let related: Vec<(Span, &str)> =
         finding.raw.related.iter().map(|r| (first_line(source, r.span), r.label.as_str())).collect();
@@ -94,13 +123,12 @@ fn excerpt(source: &Source, path: &str, finding: &Finding) -> String {
         Level::Note | Level::None => Shown::NOTE,
     };
     let rule = finding.raw.rule.as_str();
-    // Only where somebody looks on: in a pipe a message stays on one line, to be searched for.
     let head = finding.level.as_str().len() + rule.len() + "[]: ".len();
-    let room = if terminal::is_watched() { width().saturating_sub(head) } else { usize::MAX };
+    let room = if sheet.watched { sheet.width.saturating_sub(head) } else { usize::MAX };
     let message = filled(&finding.raw.message, room);
     let title = level.primary_title(message.as_str()).id(rule);
     let group: Group<'_> = title.element(snippet);
-    renderer().render(&[group])
+    sheet.renderer.render(&[group])
 }
 
 /// Draws excerpts in the styles of this program.
@@ -112,10 +140,6 @@ const fn styles(renderer: Renderer) -> Renderer {
         .line_num(style::FAINT)
         .context(anstyle::Style::new())
         .emphasis(anstyle::Style::new())
-}
-
-fn renderer() -> Renderer {
-    styles(Renderer::styled()).decor_style(DecorStyle::Unicode).term_width(width())
 }
 
 /// A span that runs over lines is shown by its first line that says something.
@@ -152,7 +176,7 @@ fn overview(view: &View<'_>) -> String {
             by_file.push((count, path));
         }
     }
-    let mut out = rule_line("too many findings to list", "--all lists them");
+    let mut out = rule_line(width(), "too many findings to list", "--all lists them");
     for ((level, rule), count) in by_rule {
         // Writing to a string cannot fail.
         let _ = writeln!(out, "{count:>7}  {:<8} {rule}", level_word(level.0));
