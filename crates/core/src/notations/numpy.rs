@@ -164,7 +164,8 @@ fn read_value(
             sections::read_type(&mut found, lines, split.map_or(text, |(_, ty)| ty));
             sections::set_text(&mut found, lines, sections::line_end(lines, row), end);
         }
-        if listed > 1 || found.ty.is_some_and(|_| follows_alike(lines, row, end)) {
+        let several = split.is_some_and(|(names, _)| names.contains(',') && !names.contains(['[', '(']));
+        if listed > 1 || several || found.ty.is_some_and(|_| follows_alike(lines, row, end)) {
             // Of several results each has a type of its own.
             found.ty = None;
         }

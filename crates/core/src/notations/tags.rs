@@ -238,8 +238,11 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     let first = (0..lines.len()).map(|at| lines.trimmed(at)).find(|line| !line.is_empty());
     doc.inherits |= lines.dialect() == Dialect::Ruby && first.is_some_and(|line| line.starts_with("(see "));
     describe_by_tag(&mut doc, lines, &opens, DESCRIPTIONS);
-    if lines.dialect() == Dialect::Ruby && doc.summary.is_none() {
-        describe_below(&mut doc, lines, &opens);
+    match lines.dialect() {
+        _ if doc.summary.is_some() => {}
+        Dialect::Ruby => describe_below(&mut doc, lines, &opens),
+        Dialect::JavaScript | Dialect::TypeScript => describe_below_flag(&mut doc, lines, &opens),
+        _ => {}
     }
     complete(&mut doc);
     doc
@@ -260,6 +263,26 @@ fn describe_below(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, &str
         let below = below.filter(|&row| !lines.is_blank(row) && lines.indent(row) <= lines.indent(at));
         if let Some(row) = below.or_else(|| (at + 1..next).find(|&row| stands_apart(at, row))) {
             super::summary::describe_from(doc, lines, (row, 0), next);
+            return;
+        }
+    }
+}
+
+/// Tags that need no text.
+const FLAGS: &[&str] = &[
+    "abstract", "alpha", "async", "beta", "class", "constructor", "enum", "experimental", "export", "final",
+    "func", "function", "generator", "global", "inner", "instance", "interface", "internal", "method", "mixin",
+    "namespace", "override", "package", "private", "protected", "public", "readonly", "sealed", "static",
+    "virtual",
+];
+
+/// Takes the text below a tag that needs none for the description: `@public`, and on the next line what it does.
+fn describe_below_flag(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, &str)]) {
+    for (number, &(at, name)) in opens.iter().enumerate().filter(|(_, (_, name))| FLAGS.contains(name)) {
+        let next = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
+        let is_bare = lines.text(at)[offset_behind(lines, at, name)..].trim().is_empty();
+        if is_bare && at + 1 < next && !lines.is_blank(at + 1) {
+            super::summary::describe_from(doc, lines, (at + 1, 0), next);
             return;
         }
     }

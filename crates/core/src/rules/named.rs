@@ -3,7 +3,7 @@
 
 use super::repair::{Repair, Rows, sorted_by_key};
 use super::{Context, Findings};
-use crate::model::{Dialect, Entry, EntryKind, EntryName};
+use crate::model::{Construction, Declaration, Dialect, Entry, EntryKind, EntryName};
 use crate::pairing::{Match, Side};
 use crate::text::{Edit, Span, is_filled_by_code, is_wordless};
 
@@ -119,9 +119,16 @@ fn is_set_aside(context: &Context<'_>, name: &str) -> bool {
         // A block is taken without being named.
         return memchr::memmem::find(context.slice(declaration.span).as_bytes(), b"yield").is_some();
     }
-    let above = Span::new(declaration.span.start, declaration.name_span.start.max(declaration.span.start));
-    let mut strings = context.slice(above).split(['"', '\'']).skip(1).step_by(2);
-    if strings.any(|string| string == name) {
+    let in_string = |declaration: &Declaration| {
+        let start = declaration.span.start;
+        let above = context.slice(Span::new(start, declaration.name_span.start.max(start)));
+        above.split(['"', '\'']).skip(1).step_by(2).any(|string| string == name)
+    };
+    let taken_by = match declaration.construction {
+        Construction::Member(id) => Some(context.file.outline.declaration(id)),
+        Construction::Unknown | Construction::Header | Construction::Fields => None,
+    };
+    if std::iter::once(declaration).chain(taken_by).any(in_string) {
         return true;
     }
     let comments = header.match_indices("/*").filter_map(|(at, _)| {

@@ -4,7 +4,7 @@ use super::rule::{Check, Example, Rule};
 use super::text::is_in_code;
 use super::{Context, Findings, visible};
 use crate::index::{Lookup, Owner};
-use crate::model::{Kind, Level, Name, RuleId};
+use crate::model::{Dialect, Kind, Level, Name, RuleId};
 use crate::text::{Span, nearest};
 
 pub(super) static BROKEN: Rule = Rule {
@@ -311,7 +311,13 @@ fn inherit(context: &Context<'_>, findings: &mut Findings<'_>) {
         "`{}` overrides nothing from which a comment could be inherited; describe it here",
         declaration.name
     );
-    findings.report(span, "", message).related(declaration.name_span, "the declaration").done();
+    let report = findings.report(span, "", message).related(declaration.name_span, "the declaration");
+    if context.file.language.dialect == Dialect::JavaScript {
+        // Interfaces and abstract members, from which it may come, are not written in the language.
+        report.only_note();
+    } else {
+        report.done();
+    }
 }
 
 #[cfg(test)]

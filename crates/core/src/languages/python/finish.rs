@@ -22,9 +22,15 @@ pub(super) fn finish(walk: &mut Walk<'_, Python>) {
             declaration.surface = declaration.surface.max(narrowed);
             if declaration.name == "__init__" && declaration.kind == Kind::Constructor {
                 let id = DeclId(narrow(at));
-                let class = &mut walk.outline.declarations[owner as usize];
-                if class.construction == Construction::Unknown {
-                    class.construction = Construction::Member(id);
+                let before = walk.outline.declarations[owner as usize].construction;
+                let takes = match before {
+                    Construction::Unknown => true,
+                    // Behind its overloads stands what takes all of them.
+                    Construction::Member(before) => walk.outline.declaration(before).answered,
+                    Construction::Header | Construction::Fields => false,
+                };
+                if takes {
+                    walk.outline.declarations[owner as usize].construction = Construction::Member(id);
                 }
             }
         }

@@ -26,3 +26,28 @@ export function tare() {}
  * @description
  */
 export function print() {}
+
+/** A scale. */
+export class Scale {
+  /**
+   * @public
+   * @static
+   * Takes the crate off.
+   * @param {string} crate its tag
+   */
+  static unload(crate) {
+    this.crate = crate;
+  }
+
+  /**
+   * @public
+   *
+   * @param {string} crate its tag
+   */
+  load(crate) {
+    this.crate = crate;
+  }
+
+  /** @inheritDoc */
+  stop() {}
+}
