@@ -254,6 +254,10 @@ const WHOLE_ELSEWHERE: &[&str] = &[
     "for the complete documentation",
     "for a full description",
     "for a complete description",
+    "for documentation of this",
+    "for the documentation of this",
+    "for documentation.",
+    "for documentation)",
 ];
 
 /// Words, in lower case, with which a comment begins that leaves all to another.

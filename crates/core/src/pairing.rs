@@ -140,8 +140,8 @@ fn side(
     }
     answer_destructured(doc, &mut out, slots);
     pair_near(doc, &mut out, slots);
-    pair_remaining(&mut out, slots, collector);
     answer_nameless(&mut out, slots);
+    pair_remaining(&mut out, slots, collector);
     follow_roots(doc, &mut out);
     if collector {
         out.has_keys |= take_as_parts(&mut out);

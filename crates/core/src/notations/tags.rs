@@ -271,9 +271,9 @@ fn describe_below(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, &str
 /// Tags that need no text.
 const FLAGS: &[&str] = &[
     "abstract", "alpha", "async", "beta", "class", "constructor", "enum", "experimental", "export", "final",
-    "func", "function", "generator", "global", "inner", "instance", "interface", "internal", "method", "mixin",
-    "namespace", "override", "package", "private", "protected", "public", "readonly", "sealed", "static",
-    "virtual",
+    "func", "function", "generator", "global", "inner", "instance", "interface", "internal", "method",
+    "mixin", "namespace", "override", "package", "private", "protected", "public", "readonly", "sealed",
+    "static", "virtual",
 ];
 
 /// Takes the text below a tag that needs none for the description: `@public`, and on the next line what it does.

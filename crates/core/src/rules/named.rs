@@ -44,11 +44,14 @@ fn named<'a>(context: &Context<'a>, entry: usize, name: usize) -> (&'a Entry, &'
 
 /// Reports what has no entry and is owed one.
 pub(super) fn missing(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
-    let Some(side) = sort.side(context) else { return };
+    let Some(side) = sort.side(context).filter(|_| !has_alternatives(context)) else { return };
     let owed =
         if sort.kind == EntryKind::TypeParam { &context.debt.typeparams } else { &context.debt.params };
     for (at, _) in owed.iter().enumerate().filter(|&(at, &owed)| owed && side.entry_of[at].is_none()) {
         let Some((name, span)) = sort.at(context, at) else { continue };
+        if sort.kind == EntryKind::TypeParam && stands_for_more(sort, context, at) {
+            continue;
+        }
         let entry = context.spell(sort.kind, name);
         let message = format!("{} `{name}` has no entry; add `{entry}` to the comment", sort.word);
         findings.report(span, name, message).related(context.doc.span, "this comment").done();
@@ -57,7 +60,12 @@ pub(super) fn missing(sort: &Sort, context: &Context<'_>, findings: &mut Finding
 
 /// Reports entries that name nothing of the signature.
 pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
-    let Some(side) = sort.side(context) else { return };
+    let Some(side) = sort.side(context).filter(|_| !has_alternatives(context)) else { return };
+    if sort.kind == EntryKind::TypeParam
+        && side.entry_of.iter().enumerate().any(|(at, _)| stands_for_more(sort, context, at))
+    {
+        return;
+    }
     let declares_none = matches!(context.file.language.dialect, Dialect::JavaScript | Dialect::Php);
     // The comment is where they are declared; or there are none in the language, and the tag means another thing.
     let language = context.file.language;
@@ -102,6 +110,21 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
             Match::Is(_) | Match::Again(..) | Match::Part => {}
         }
     }
+}
+
+/// Tells whether a header is written twice, for one of which its reader decides: a comment may be about the other.
+fn has_alternatives(context: &Context<'_>) -> bool {
+    let header = context.slice(context.declaration().header());
+    memchr::memmem::find(header.as_bytes(), b"#el").is_some()
+}
+
+/// Tells whether the name of a type parameter is a macro's, which may stand for others: `typename NP_TEMPLATE_PARAMETERS`.
+fn stands_for_more(sort: &Sort, context: &Context<'_>, at: usize) -> bool {
+    let is_macro = |name: &str| {
+        name.matches('_').count() > 1 && !name.starts_with('_') && !name.chars().any(char::is_lowercase)
+    };
+    context.file.language.notation.as_str() == "commands"
+        && sort.at(context, at).is_some_and(|(name, _)| is_macro(name))
 }
 
 /// Tells whether an entry stands below a line that code fills in: that may have opened another list (attributes).

@@ -1,5 +1,6 @@
 //! C and C++ nodes to declarations.
 
+use std::borrow::Cow;
 use std::collections::{HashMap, HashSet};
 
 use smol_str::SmolStr;
@@ -217,8 +218,10 @@ fn variable<'t>(walk: &mut Walk<'t, C>, node: Node<'t>, found: &Declared<'t>) {
     if !owners.is_empty() {
         return;
     }
-    let mut declaration = walk.start(Kind::Field, name, outer(walk, node), None);
+    let whole = outer(walk, node);
+    let mut declaration = walk.start(Kind::Field, name, whole, None);
     declaration.header_end = walk.span(name).end;
+    declaration.signature.type_parameters = type_parameters(walk, whole);
     declaration.surface = member_surface(walk).unwrap_or_else(|| free_surface(walk, node));
     declaration.signature.returns.ty = walk.field(node, "type").map(|ty| walk.span(ty));
     declaration.signature.returns.exempt = true;
@@ -287,12 +290,28 @@ fn read_marks<'t>(walk: &Walk<'t, C>, node: Node<'t>, function: Node<'t>, declar
         .into_iter()
         .any(|word| matches!(walk.text(word), "override" | "final"));
     // Attributes may have been blanked: the source tells.
-    let head =
-        walk.source.slice(Span::new(walk.span(node).start, declaration.header_end)).to_ascii_lowercase();
-    declaration.deprecated = head.contains("deprecated");
+    let head = walk.source.slice(Span::new(walk.span(node).start, declaration.header_end));
+    declaration.deprecated = without_comments(head).to_ascii_lowercase().contains("deprecated");
     if declaration.deprecated {
         declaration.excuses.push(Excuse::Deprecated);
     }
+}
+
+/// Returns a header without the comments in it, which may speak of anything.
+fn without_comments(head: &str) -> Cow<'_, str> {
+    let mut out = String::new();
+    let mut rest = head;
+    while let Some(at) = rest.find("/*").into_iter().chain(rest.find("//")).min() {
+        out.push_str(&rest[..at]);
+        let close = if rest[at..].starts_with("//") { "\n" } else { "*/" };
+        rest = rest[at + 2..].split_once(close).map_or("", |(_, behind)| behind);
+        out.push(' ');
+    }
+    if out.is_empty() {
+        return Cow::Borrowed(rest);
+    }
+    out.push_str(rest);
+    Cow::Owned(out)
 }
 
 fn excuse<'t>(walk: &Walk<'t, C>, node: Node<'t>, declaration: &mut Declaration, class: Option<&Name>) {
@@ -346,7 +365,8 @@ fn returns<'t>(
         return Returns::typed(value, walk.span(ty));
     }
     if walk.kind(parts(walk, found.name).0) == Some(C::OperatorCast) {
-        return Returns { value: Answer::Yes, ..Returns::default() };
+        // What it converts to is its name.
+        return Returns { value: Answer::Yes, typed_enough: true, ..Returns::default() };
     }
     let Some(ty) = walk.field(node, "type") else {
         // Destructors give nothing; what has no type in C gives `int`, or stands behind a macro.

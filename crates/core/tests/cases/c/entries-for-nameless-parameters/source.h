@@ -25,3 +25,16 @@ void fill(struct tank *, double);
  * @param valev the valve
  */
 void empty(struct tank *, int valve);
+
+/**
+ * Frees what was weighed.
+ *
+ * @param crate the crate
+ */
+typedef void (*weigh_free_fn)(struct crate *, int pe);
+
+/**
+ * Closes the scale. What follows is long. (See scale.h for
+ * documentation of this function.)
+ */
+int scale_close(struct scale *scale);

@@ -23,3 +23,14 @@ struct tank {
     /** in degrees */
     int temperature;
 };
+
+/* Opens and closes the scale. */
+int scale_open(int port);
+int scale_shut(int port);
+
+/* Tells how heavy the crate is. */
+int crate_load(int crate);
+
+/** Takes a crate off, as its platform says. */
+int scale_unload(int platform, /**< the one that is deprecated as well */
+                 int crate /**< what is taken off */);

@@ -25,3 +25,43 @@ template <typename T> concept Number = requires(T t) { t + 1; };
 template <class T> using Row = std::map<T, std::vector<std::pair<int, T>>>;
 /** A value. */
 template <class T> constexpr T zero = T(0);
+
+/**
+ * \brief Weighs whatever it is. It may be anything.
+ *
+ * \tparam Crate what is weighed
+ * \tparam NamedParameters names of settings
+ */
+template <typename Crate, typename SR_NP_TEMPLATE_PARAMETERS>
+void weigh_all(const Crate&);
+
+/**
+ * \returns the load of a crate
+ *
+ * It is read off the scale.
+ *
+ * \tparam Crate what is weighed
+ */
+template <typename Crate>
+constexpr auto load = [](auto&& crate) { return crate; };
+
+/**
+ * \brief A reference to a crate.
+ *
+ * \tparam CrateType the type of the crate
+ */
+#ifndef FOR_READERS
+template <typename Load, int Options>
+class Ref
+#else
+template <typename CrateType>
+class Ref
+#endif
+{
+};
+
+class Reading {
+public:
+    /** Converts to bool. Is set when there is a load. */
+    explicit operator bool() const;
+};
