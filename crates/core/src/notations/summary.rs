@@ -1,7 +1,7 @@
 //! The opening description of a comment, and the parts every notation fills in alike.
 
 use super::Lines;
-use crate::model::{DocComment, Entry, EntryName, Mark, Name, NotationId, Section};
+use crate::model::{Dialect, DocComment, Entry, EntryName, Mark, Name, NotationId, Section};
 use crate::text::{Span, first_sentence_end, has_second_sentence, is_wordless, narrow};
 
 /// Makes the comment of which nothing but its place is known.
@@ -38,6 +38,10 @@ pub(super) fn describe_from(
     upto: usize,
 ) {
     let first = (row..upto).find(|&at| !lines.is_blank(at)).unwrap_or(upto);
+    // `=== Description:` says nothing; what stands below it does.
+    let titled = first < upto && lines.dialect() == Dialect::Ruby && is_title(lines.trimmed(first));
+    let below = (first + 1..upto).find(|&at| titled && !lines.is_blank(at));
+    let first = below.unwrap_or(first);
     let last = (first..upto).rev().find(|&at| !lines.is_blank(at)).map_or(first, |at| at + 1);
     doc.description = (narrow(first), narrow(last));
     // The lines are joined as they stand; `starts` leads from the joined text back to the source.
@@ -67,6 +71,12 @@ pub(super) fn describe_from(
     let end = lead + said[..first_sentence_end(said)].trim_end().len();
     doc.summary = Some(Span::new(back(&starts, lead), back(&starts, end)));
     doc.beyond_summary = has_second_sentence(said);
+}
+
+/// Tells whether a line is a heading as Ruby's comments have it: equals signs, a blank and a title.
+fn is_title(line: &str) -> bool {
+    let title = line.trim_start_matches('=');
+    title.len() < line.len() && title.starts_with(' ')
 }
 
 /// Takes the text of the first of some tags for the description, where there is no other; `opens` has the rows that tags

@@ -17,3 +17,13 @@ class Vat
     @level = level
   end
 end
+
+# === Description:
+#
+# Keeps crates. They are stacked.
+#
+# === Use:
+#
+#   Stack.new
+class Stack
+end
