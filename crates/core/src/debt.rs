@@ -400,7 +400,7 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
         if bulleted && behind.split_whitespace().next().is_some_and(|word| SAYING.contains(&word)) {
             return Some(&item[..end]);
         }
-        let text = behind.strip_prefix([':', '-', '–', '—'])?;
+        let text = behind.strip_prefix([':', '-', '–', '—', '='])?;
         // A value or an operator (`load::mass`, `load->mass`) follows at once.
         (text.starts_with(' ') && text.trim().len() > 2).then_some(&item[..end])
     })
@@ -428,6 +428,10 @@ fn told(source: &Source, doc: &DocComment) -> String {
             entry_ends = 0;
             out.push('\n');
         } else if entry_ends <= at {
+            if text.ends_with(':') {
+                // A heading begins a paragraph, whatever stands above it: `Returns:`.
+                out.push('\n');
+            }
             out.push_str(text);
             out.push(' ');
         }
@@ -483,7 +487,7 @@ fn sentence_answers(text: &str) -> bool {
             || subjects.contains(&will)
             // "Given a crate, it returns its load."
             || opening.ends_with(", it ");
-        opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
+        opens && ["s ", " ", "s: ", ": ", "s:\n", ":\n", "ing "].iter().any(|next| after.starts_with(next))
     })
 }
 

@@ -93,6 +93,9 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
             "returns" | "gets" | "sets" | "creates" | "converts" | "checks" | "makes" | "whether"
         )
         || first.contains(['_', '(']);
+    // `JM/Jan2003: what was found out`: somebody says something.
+    let signer = text.split_whitespace().find(|word| word.contains(char::is_alphabetic)).unwrap_or_default();
+    let signed = signer.strip_suffix(':').is_some_and(|head| head.contains(|c: char| c.is_ascii_digit()));
     // Names alone are a heading: `Sun or Moon`.
     let mut words =
         text.split(|c: char| !c.is_alphanumeric()).filter(|word| word.starts_with(char::is_alphabetic));
@@ -104,6 +107,7 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         text.trim_start_matches(|c: char| matches!(c, '/' | '*' | '#' | '-' | '!') || c.is_whitespace());
     let quotes = opening.starts_with(['"', '(', '[', '{', '<', '`', '$']);
     !numbered
+        && !signed
         && says
         && !quotes
         && !speaks_of_several(&lower)

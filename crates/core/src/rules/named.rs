@@ -3,7 +3,7 @@
 
 use super::repair::{Repair, Rows, sorted_by_key};
 use super::{Context, Findings};
-use crate::model::{Construction, Declaration, Dialect, Entry, EntryKind, EntryName};
+use crate::model::{Construction, Declaration, Dialect, Entry, EntryKind, EntryName, Kind};
 use crate::pairing::{Match, Side};
 use crate::text::{Edit, Span, is_filled_by_code, is_wordless};
 
@@ -79,6 +79,7 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
         match paired.is {
             Match::Renamed(_) | Match::Unknown
                 if is_set_aside(context, name.name.as_str()) || is_below_filled(context, name.span) => {}
+            Match::Unknown if is_word_of_macro(context, name.name.as_str()) => {}
             Match::Renamed(at) => {
                 let Some((meant, place)) = sort.at(context, at) else { continue };
                 let message = format!("`{entry}` names no {}; did you mean `{meant}`?", sort.word);
@@ -160,6 +161,19 @@ fn is_set_aside(context: &Context<'_>, name: &str) -> bool {
     });
     let word = |c: char| c.is_alphanumeric() || c == '_';
     comments.flat_map(|comment| comment.split(|c: char| !word(c))).any(|found| found == name)
+}
+
+/// Tells whether a name is a word of what a macro stands for: its comment may be about what that declares.
+fn is_word_of_macro(context: &Context<'_>, name: &str) -> bool {
+    let declaration = context.declaration();
+    if declaration.kind != Kind::Macro {
+        return false;
+    }
+    let rest = context.file.source.text().get(declaration.name_span.end as usize..).unwrap_or_default();
+    let mut goes_on = true;
+    let mut body =
+        rest.lines().take_while(|line| std::mem::replace(&mut goes_on, line.trim_end().ends_with('\\')));
+    body.any(|line| line.split(|c: char| !(c.is_alphanumeric() || c == '_')).any(|word| word == name))
 }
 
 /// Reports second entries for one thing.

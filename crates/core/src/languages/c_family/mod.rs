@@ -30,7 +30,7 @@ use tree_sitter::Node;
 use self::kinds::C;
 use self::lexer::{Lexeme, Sort};
 use self::mask::Plainer;
-use crate::languages::shared::{is_doc_block, is_test_path};
+use crate::languages::shared::{is_doc_block, is_test_path, join, line_between, take_out};
 use crate::model::{Carrier, Doc, NotationId, Outline};
 use crate::reading::{
     CommentForm, Demand, Deprecation, Given, Grammar, GrammarReader, Halves, Language, Next, Owe, Parsers,
@@ -402,7 +402,21 @@ impl Grammar for FamilyGrammar {
     }
 
     fn finish(&self, walk: &mut Walk<'_, C>) {
+        join_over_empty_lines(walk);
         declare::settle(walk);
         hidden::hide(walk);
+    }
+}
+
+/// A line of two slashes between lines of documentation is an empty line of it.
+fn join_over_empty_lines(walk: &mut Walk<'_, C>) {
+    let mut at = 0;
+    while at + 2 < walk.outline.comments.len() {
+        if line_between((&walk.outline, walk.source), at, |text| text == "//") {
+            take_out(&mut walk.outline, at + 1);
+            join(&mut walk.outline, at);
+        } else {
+            at += 1;
+        }
     }
 }

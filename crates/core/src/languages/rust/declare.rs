@@ -3,10 +3,10 @@
 use tree_sitter::Node;
 
 use super::Rust;
-use crate::languages::shared::narrow_by_type;
+use crate::languages::shared::{join, line_between, narrow_by_type, take_out};
 use crate::model::{
-    Answer, Attached, Carrier, ClosedSet, Declaration, Excuse, Kind, Name, Origin, Outline, ParamName,
-    Parameter, RawComment, Returns, Signature, Surface, Thrown, TypeParameter, Variadic,
+    Answer, Attached, ClosedSet, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter, RawComment,
+    Returns, Signature, Surface, Thrown, TypeParameter, Variadic,
 };
 use crate::reading::{Raised, Scope, Walk};
 use crate::text::Span;
@@ -440,48 +440,18 @@ pub(super) fn join_around_attributes(walk: &mut Walk<'_, Rust>) {
         let attributes = gap.lines().all(|line| line.trim().starts_with("#[") && line.trim().ends_with(']'));
         alike && attributes && !first.attached && !second.attached
     };
-    let remark_between = |at: usize, comments: &[RawComment]| {
-        let [first, between, last, ..] = &comments[at..] else { return false };
-        let bare = |from: &RawComment, upto: &RawComment| {
-            let gap = source.slice(Span::new(from.span.end, upto.span.start));
-            gap.trim().is_empty() && gap.matches('\n').count() == 1
-        };
-        let plain = !between.doc && matches!(between.carrier, Carrier::Lines { .. });
-        plain
-            && bare(first, between)
-            && bare(between, last)
-            && first.doc
-            && last.doc
-            && first.carrier == last.carrier
-    };
     let mut at = 0;
     while at + 1 < walk.outline.comments.len() {
-        if remark_between(at, &walk.outline.comments) {
-            // An ordinary remark between lines of documentation parts them for nobody.
-            walk.outline.comments.remove(at + 1);
-            shift(&mut walk.outline, at);
+        // An ordinary remark between lines of documentation parts them for nobody.
+        if line_between((&walk.outline, source), at, |_| true) {
+            take_out(&mut walk.outline, at + 1);
         }
         let (first, second) = (&walk.outline.comments[at], &walk.outline.comments[at + 1]);
         if !joins(first, second) {
             at += 1;
             continue;
         }
-        let lines = second.lines.clone();
-        let end = second.span.end;
-        let first = &mut walk.outline.comments[at];
-        first.lines.extend(lines);
-        first.span.end = end;
-        walk.outline.comments.remove(at + 1);
-        shift(&mut walk.outline, at);
-    }
-}
-
-/// Keeps declarations with their comments when one behind `at` was taken out.
-fn shift(outline: &mut Outline, at: usize) {
-    for declaration in &mut outline.declarations {
-        for id in declaration.comment.doc.iter_mut().filter(|id| id.0 as usize > at) {
-            id.0 -= 1;
-        }
+        join(&mut walk.outline, at);
     }
 }
 

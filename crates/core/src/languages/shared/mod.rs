@@ -4,6 +4,7 @@ mod bodies;
 mod branches;
 mod c_like;
 mod conditions;
+mod joined;
 mod jvm;
 pub(super) mod literals;
 mod members;
@@ -20,6 +21,7 @@ pub(super) use bodies::{
 pub(super) use branches::first_branches;
 pub(super) use c_like::{block_form, is_doc_block, opens_with_tag};
 pub(super) use conditions::{note_guard, note_guard_in, note_guarded, raises_made, refuses_null};
+pub(super) use joined::{join, line_between, take_out};
 pub(super) use jvm::{JVM_AMBIENT, JVM_EXCEPTIONS, JVM_WORDS, exempt_all_but_properties};
 pub(super) use members::narrow_by_type;
 pub(super) use skim::{skims, skims_calling};

@@ -19,3 +19,14 @@
 #ifndef TANK_H
 #define TANK_H
 #endif
+
+/**
+ * Lifts a load onto a platform.
+ *
+ * @param load in kg
+ * @param platform its number
+ */
+#define DEFINE_LIFT(T) \
+int lift_##T(T load, \
+             int platform) \
+{ return (int)load; }

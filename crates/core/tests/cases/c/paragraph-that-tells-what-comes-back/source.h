@@ -24,3 +24,17 @@ int fill_tank(int tank);
  * @param tank its number
  */
 int shut_tank(int tank);
+
+/**
+ * Presses a crate of grapes.
+ *
+ * Arguments:
+ *   crate = what is pressed
+ * Returns:
+ *   0 when it is empty
+ */
+typedef int (*press_fn)(int crate);
+
+/* JM/Jan2003: knowledge of the press
+ */
+typedef enum { OPEN, SHUT } lid;

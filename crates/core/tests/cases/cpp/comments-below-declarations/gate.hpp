@@ -38,3 +38,10 @@ virtual void gate_moved(int moves);
 /// {
 
 int hinges();
+
+//! @brief Tips a crate over.
+//
+//! @note It must be empty.
+//
+//! @param crate the crate
+void tip(int crate);
