@@ -235,6 +235,15 @@ pub(super) fn returned<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
     }
 }
 
+/// Tells whether it hangs on an object which function a call is of (`widget:show`, `kinds[kind]`), and it is none of a
+/// string's, which all give values.
+fn hangs_on_object(name: &str) -> bool {
+    const OF_STRINGS: &[&str] = &[
+        "byte", "find", "format", "gmatch", "gsub", "len", "lower", "match", "rep", "reverse", "sub", "upper",
+    ];
+    name.ends_with(']') || name.rsplit_once(':').is_some_and(|(_, method)| !OF_STRINGS.contains(&method))
+}
+
 /// Settles what those functions give back that end in a call of another: a value, unless that one is of this file
 /// and gives none.
 fn settle_tails(walk: &mut Walk<'_, Lua>, notes: &[(u32, Option<DeclId>, SmolStr)]) {
@@ -257,8 +266,10 @@ fn settle_tails(walk: &mut Walk<'_, Lua>, notes: &[(u32, Option<DeclId>, SmolStr
         let settled: Vec<(DeclId, Answer)> = tails
             .iter()
             .filter_map(|(&owner, names)| {
-                let answers = names.iter().map(|&name| {
-                    named.get(name).copied().flatten().map_or(Answer::Yes, |callee| walk.returned(callee))
+                let answers = names.iter().map(|&name| match named.get(name).copied().flatten() {
+                    Some(callee) => walk.returned(callee),
+                    None if hangs_on_object(name) => Answer::Unknown,
+                    None => Answer::Yes,
                 });
                 let answer = answers.fold(Answer::No, |all, one| match (all, one) {
                     (Answer::Yes, _) | (_, Answer::Yes) => Answer::Yes,

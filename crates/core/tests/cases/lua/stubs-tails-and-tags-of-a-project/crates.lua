@@ -64,4 +64,23 @@ function M.level_of_empty(vat)
   assert(vat)
 end
 
+--- Shows the scale.
+-- @param crate the crate on it
+function M.show(crate)
+  return scale():show(crate)
+end
+
+--- Puts the crate aside.
+-- @param crate the crate
+-- @param place where to
+function M.put(crate, place)
+  return places[place](crate)
+end
+
+--- Tells the tag of a crate.
+-- @param crate the crate
+function M.tag(crate)
+  return crate.tag:upper()
+end
+
 return M
