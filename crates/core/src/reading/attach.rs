@@ -2,7 +2,7 @@
 
 use super::remarks::{
     is_about_the_file, names_a_thing, opens_with_another_name, reads_as_documentation,
-    reads_like_a_description, says_what_is_done,
+    reads_like_a_description, says_what_is_done, says_whose,
 };
 use super::{CommentPlace, Language};
 use crate::model::{Attached, Body, Carrier, CommentId, Declaration, Doc, Misplaced, Outline, RawComment};
@@ -186,11 +186,27 @@ fn doc_above(outline: &Outline, source: &Source, start: u32) -> Option<CommentId
             return None;
         }
         if comment.doc && comment.standing != Doc::Back && !is_trailing(source, comment.span) {
-            return Some(id(at));
+            return (at > 0 || !heads_the_file(source, comment)).then(|| id(at));
         }
         upto = comment.span.start;
     }
     None
+}
+
+/// Tells whether the first comment of a file says whose the file is, and nothing of a declaration.
+fn heads_the_file(source: &Source, comment: &RawComment) -> bool {
+    let text = source.slice(comment.span);
+    is_first(source, comment.span.start)
+        && says_whose(text)
+        && !["param", "return", "tparam", "throws"]
+            .iter()
+            .any(|tag| text.contains(&format!("@{tag}")) || text.contains(&format!("\\{tag}")))
+}
+
+/// Tells whether nothing but a line for the system stands before an offset.
+fn is_first(source: &Source, start: u32) -> bool {
+    let before = source.text().get(..start as usize).unwrap_or_default().trim();
+    before.is_empty() || before.starts_with("#!") && !before.contains('\n')
 }
 
 /// Returns the documentation between the head of a declaration, whose name ends at `name_end`, and its brace.

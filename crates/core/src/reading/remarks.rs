@@ -60,9 +60,9 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
     // A remark says why; a description says what, and begins like a sentence.
     let remark = [
         " because ", " we ", " i ", "we'", "i'm", "workaround", "in order to", "needs to be", "must be ",
-        "not permitted", "presently", "for now", "so that ", "in sync", "should always", "is necessary ",
-        "otherwise ", "as it ", "due to", "mark:", "mark -", " hack", "note:", "warning:", "note that",
-        "go ahead", "should be ", "required by", "needed by", "compatibility with", "backward",
+        "not permitted", "presently", "for now", "so that ", "in sync", "should always", "move this",
+        "is necessary ", "otherwise ", "as it ", "due to", "mark:", "mark -", " hack", "note:", "warning:",
+        "note that", "go ahead", "should be ", "required by", "needed by", "compatibility with", "backward",
         "testability", "for testing", "for tests", "when editing", " my ", " your ", " so ", "might ",
         " odd ", "for plugins", "should never", "assumes ", " is only done", "is defined in",
         "are defined in", "are defined by", "subject to removal", "subject for removal", "future release",
@@ -182,6 +182,12 @@ fn speaks_of_several(lower: &str) -> bool {
 pub(super) fn is_about_the_file(text: &str) -> bool {
     let lower = text.to_ascii_lowercase();
     LICENCE.iter().chain(&["generated", "do not edit", "do not modify"]).any(|mark| lower.contains(mark))
+}
+
+/// Tells whether a comment says who has the rights in something.
+pub(super) fn says_whose(text: &str) -> bool {
+    let lower = text.to_ascii_lowercase();
+    lower.contains("copyright") || lower.contains("all rights reserved")
 }
 
 /// Words of a licence, in lower case.

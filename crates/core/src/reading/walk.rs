@@ -8,8 +8,8 @@ use super::flow::{self, Flow};
 use super::mask::begin_of;
 use super::{Action, Given, Grammar, Next, Raised, Table, Wishes, gather};
 use crate::model::{
-    Answer, Body, Call, Carrier, CommentId, DeclId, Declaration, Doc, Excuse, Kind, ModuleLink, Name, Origin,
-    Outline, RawComment, Receiver, Surface, Thrown,
+    Answer, Body, Call, Carrier, CommentId, DeclId, Declaration, Dialect, Doc, Excuse, Kind, ModuleLink,
+    Name, Origin, Outline, RawComment, Receiver, Surface, Thrown,
 };
 use crate::text::{Source, Span, narrow};
 
@@ -588,7 +588,7 @@ pub(super) fn walk<G: Grammar>(
     gather::sort(&mut walk.outline);
     doubt_broken(&mut walk.outline);
     grammar.finish(&mut walk);
-    conclude(&mut walk, grammar.serves().hierarchy);
+    conclude(&mut walk, grammar.serves());
     walk.outline
 }
 
@@ -673,7 +673,8 @@ fn doubt_broken(outline: &mut Outline) {
 }
 
 /// Turns what was seen in the bodies into signatures.
-fn conclude<N>(walk: &mut Walk<'_, N>, hierarchy: &super::Hierarchy) {
+fn conclude<N>(walk: &mut Walk<'_, N>, language: &super::Language) {
+    let hierarchy = language.hierarchy;
     let flows = std::mem::take(&mut walk.flows);
     let any = flows.iter().any(|flow| !flow.raised.is_empty());
     let throws: Vec<(usize, Vec<Thrown>)> = if any {
@@ -703,6 +704,9 @@ fn conclude<N>(walk: &mut Walk<'_, N>, hierarchy: &super::Hierarchy) {
                 (false, false)
                     if only_throws(walk.source.slice(Span::new(header_end, end.max(header_end)))) =>
                 {
+                    // Whoever writes it names the parameters, where a call may have any.
+                    signature.collects |=
+                        language.dialect == Dialect::JavaScript && signature.parameters.is_empty();
                     Answer::Unknown
                 }
                 (false, false) => Answer::No,

@@ -131,7 +131,11 @@ fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
     let perhaps = raw.is_some_and(|raw| raw.standing == Doc::IfAbove);
     // Part of it is made when the code is built.
     let computed = context.declaration().computed_comment;
-    if context.doc.blank && !perhaps && !computed {
+    // A line across the page parts what is above from what is below.
+    let inside = context.slice(context.doc.span);
+    let rules =
+        ["---", "===", "***", "###", "___"].iter().any(|rule| inside.trim_start_matches('/').contains(rule));
+    if context.doc.blank && !perhaps && !computed && !rules {
         let message = format!(
             "the comment of `{}` says nothing; write a sentence or remove it",
             context.declaration().name

@@ -56,3 +56,17 @@ export function price(text) {
   if (text === "free") throw new TypeError(text);
   return Number(text);
 }
+
+/**
+ * Takes a crate off; each kind of scale does it in its own way.
+ *
+ * @param {string} crate its tag
+ */
+Scale.prototype.unload = function unload() {
+  throw new Error("Scale#unload is for those that can");
+};
+
+/**---------------*/
+/** Small crates   */
+/**---------------*/
+export class SmallScale {}
