@@ -396,8 +396,7 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
             None => behind,
         };
         // `- load is the weight in kg`
-        let bulleted = ["- ", "* ", "+ "].iter().any(|bullet| line.starts_with(bullet));
-        if bulleted && behind.split_whitespace().next().is_some_and(|word| SAYING.contains(&word)) {
+        if behind.split_whitespace().next().is_some_and(|word| SAYING.contains(&word)) {
             return Some(&item[..end]);
         }
         let text = behind.strip_prefix([':', '-', '–', '—', '='])?;
@@ -406,7 +405,7 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
     })
 }
 
-/// What follows the name in an item of a list that says what a parameter is.
+/// What follows the name at the beginning of a line that says what a parameter is.
 const SAYING: &[&str] = &[
     "is", "are", "contains", "holds", "needs", "must", "may", "can", "should", "gives", "tells", "says",
     "specifies", "points",

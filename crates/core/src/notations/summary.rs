@@ -100,7 +100,9 @@ pub(super) fn describe_by_tag(
 /// Sets what follows from all the rest.
 pub(super) fn complete(doc: &mut DocComment) {
     let said = !doc.entries.is_empty() || !doc.marks.is_empty() || !doc.sections.is_empty();
-    doc.beyond_summary |= !doc.entries.is_empty() || !doc.sections.is_empty();
+    // Where else to look says nothing more of it.
+    let tells = doc.sections.iter().any(|section| section.title != "See Also");
+    doc.beyond_summary |= !doc.entries.is_empty() || tells;
     doc.blank = doc.summary.is_none() && !said && !doc.inherits && !doc.hidden;
 }
 

@@ -283,7 +283,9 @@ pub(super) fn empty(sort: &Sort, context: &Context<'_>, findings: &mut Findings<
         };
         let (entry, name) = named(context, paired.entry, paired.name);
         let said = entry.text.is_some_and(|span| says_something(context.slice(span)))
-            || entry.ty.is_some_and(|span| is_sentence(context.slice(span)));
+            || entry
+                .ty
+                .is_some_and(|span| is_sentence(context.slice(span)) || is_described(context.slice(span)));
         let Some((_, place)) = sort.at(context, at) else { continue };
         // Where its parts are told, they say what the whole is.
         let in_parts = || {
@@ -318,6 +320,52 @@ fn is_sentence(ty: &str) -> bool {
     (ty.ends_with('.') && words().count() > 3)
         || (words().count() > 5
             && words().filter(|word| SMALL.contains(&word.to_lowercase().as_str())).count() > 1)
+}
+
+/// Tells whether something stands behind the type, where nothing but marks should: `str, the tag of the crate`.
+fn is_described(ty: &str) -> bool {
+    const MARKS: &[&str] = &[
+        "optional", "default", "defaults", "keyword", "positional", "shape", "dtype", "ndim", "length",
+        "size", "required", "of", "or", "and", "in", "read", "deprecated",
+    ];
+    let mut depth = 0_i32;
+    let comma = ty.char_indices().find(|&(_, c)| {
+        depth += i32::from(matches!(c, '(' | '[' | '{')) - i32::from(matches!(c, ')' | ']' | '}'));
+        c == ',' && depth == 0
+    });
+    let behind = comma.map_or("", |(at, _)| &ty[at + 1..]).trim();
+    let first = behind.split(|c: char| !c.is_alphanumeric()).next().unwrap_or_default();
+    first.len() > 1
+        && first.chars().all(char::is_lowercase)
+        && !MARKS.contains(&first)
+        && !is_type_word(first)
+}
+
+/// Tells whether a word in small letters may be a type's.
+fn is_type_word(word: &str) -> bool {
+    matches!(
+        word,
+        "int"
+            | "float"
+            | "str"
+            | "bool"
+            | "list"
+            | "dict"
+            | "tuple"
+            | "set"
+            | "bytes"
+            | "callable"
+            | "array"
+            | "object"
+            | "none"
+            | "number"
+            | "string"
+            | "function"
+            | "complex"
+            | "scalar"
+            | "ndarray"
+            | "type"
+    )
 }
 
 /// A description may be a formula or a range; ornament alone is none.

@@ -354,6 +354,11 @@ pub(super) fn class<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: Node
         if fields && !defines_init(walk, body) {
             declaration.signature.parameters = data_fields(walk, body, decorators.is_attrs());
             declaration.construction = Construction::Fields;
+            // A base may have fields as well, which come first.
+            let has_fields = |base: &Name| {
+                !matches!(base.as_str(), "object" | "Generic" | "Protocol" | "ABC" | "NamedTuple")
+            };
+            declaration.signature.collects = declaration.supertypes.iter().any(has_fields);
         }
     }
     let id = walk.declare(declaration);

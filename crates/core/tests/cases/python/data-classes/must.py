@@ -33,3 +33,16 @@ class Barrel:
     year = attr.ib(factory=int)
     hoops = attr.ib(init=False)
     COUNT = 12
+
+
+@dataclass
+class LateBarrel(Barrel):
+    """A barrel that came late.
+
+    Args:
+        cellar: where it lies
+        month: when it came
+        wek: of the month
+    """
+
+    month: int = 0

@@ -15,7 +15,7 @@ class Vat:
         self.volume = volume
 
     def fill(self, by):
-        """Fill it.
+        """Fill it. It must be empty.
 
         See Also
         --------

@@ -63,3 +63,32 @@ def h(x):
     x : int
         One.
     """
+
+
+def press(vat, crate):
+    """Press a crate.
+
+    See Also
+    --------
+    tread
+    """
+    return crate
+
+
+def tread(vat, crate, hours):
+    """Tread a crate.
+
+    Parameters
+    ----------
+    vat: str, where it is done
+    crate: str, optional
+    hours : int, default 3
+    """
+
+
+def stir(vat, hours):
+    """Stir what is in a vat. It takes long.
+
+    vat is the tag of the vat, and
+    hours how long it takes.
+    """
