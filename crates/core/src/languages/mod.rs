@@ -111,6 +111,9 @@ pub fn refined(language: &'static Language, source: &Source) -> &'static Languag
 pub fn foreign(language: &Language, source: &Source) -> Option<&'static str> {
     let shared =
         std::ptr::eq(language, &raw const c_family::C) && source.path().to_ascii_lowercase().ends_with(".h");
+    if shared && c_family::is_fortran(source.text()) {
+        return Some("Fortran");
+    }
     (shared && c_family::is_objective_c(source.text())).then_some("Objective-C")
 }
 

@@ -16,6 +16,27 @@ impl Pass<'_> {
             return false;
         }
         self.mask_forms(head);
+        if !self.is_plainer(head) {
+            return self.mask_words(head, semicolon, false);
+        }
+        if self.is_made_by_word(head) {
+            head.iter().chain(&semicolon).for_each(|&at| self.blank_lexeme(at));
+            return false;
+        }
+        self.plainer(&self.items(head));
+        let names = self.mask_stumbled(head);
+        // What is gone is no part of the head any more.
+        let left: Vec<usize> = head.iter().copied().filter(|&at| self.stands(at)).collect();
+        let is_gone = self.mask_words(&left, semicolon, true);
+        if !is_gone {
+            self.restore(&names);
+        }
+        is_gone
+    }
+
+    /// Blanks the words that can only be macros. Returns whether nothing of the head is left.
+    fn mask_words(&mut self, head: &[usize], semicolon: Option<usize>, stumbled: bool) -> bool {
+        let lexemes = head;
         let all = self.items(head);
         for (number, item) in all.iter().enumerate() {
             // Noise may stand among type arguments.
@@ -25,9 +46,6 @@ impl Pass<'_> {
             {
                 self.blank_lexeme(at);
             }
-        }
-        if self.is_plainer(head) {
-            self.plainer(&all);
         }
         let template = all.windows(2).position(
             |two| matches!(two, [Item::Word(at), Item::Sign(b'<', _)] if self.word(*at) == "template"),
@@ -41,7 +59,9 @@ impl Pass<'_> {
             self.mask_tail(items);
             return false;
         }
-        if self.is_instantiation(&all) || (semicolon.is_some() && self.is_nameless_call(items)) {
+        let nameless =
+            self.is_nameless_call(items) || stumbled && self.is_made_by_macro(items, template.is_some());
+        if self.is_instantiation(&all) || (semicolon.is_some() && nameless) {
             // Braces among the arguments hold more than the head.
             if let (Some(&first), Some(&last)) = (head.first(), head.last()) {
                 self.blank_lexemes(first, last);
@@ -74,6 +94,12 @@ impl Pass<'_> {
             number = self.take_item(items, number, &mut head);
         }
         if head.whole_macro {
+            // `template <class T> MACRO(Crate<T>);`
+            if template.is_some() {
+                for &at in lexemes {
+                    self.blank_lexeme(at);
+                }
+            }
             if let Some(semicolon) = semicolon {
                 self.blank_lexeme(semicolon);
             }
@@ -123,6 +149,13 @@ impl Pass<'_> {
             }
             _ => false,
         }
+    }
+
+    /// `template <class T> MACRO(Crate<T>);`, `macro(extern template class Crate);`: the macro makes the declaration.
+    fn is_made_by_macro(&self, items: &[Item], is_template: bool) -> bool {
+        let [Item::Word(name), Item::Group(open, _)] = items else { return false };
+        is_template && is_capital(self.word(*name))
+            || matches!(self.word(open + 1), "extern" | "template" | "class" | "struct")
     }
 
     /// `static macro(…);` outside all types has no type, nor has `macro(…);` among members of another name: the macro

@@ -482,7 +482,16 @@ impl<'s> Pass<'s> {
     fn mask_type_head(&mut self, head: &[usize]) -> String {
         if self.is_plainer(head) {
             self.plainer(&self.items(head));
+            let names = self.mask_stumbled(head);
+            let left: Vec<usize> = head.iter().copied().filter(|&at| self.stands(at)).collect();
+            let name = self.mask_around_type(&left);
+            self.restore(&names);
+            return name;
         }
+        self.mask_around_type(head)
+    }
+
+    fn mask_around_type(&mut self, head: &[usize]) -> String {
         self.mask_forms(head);
         let items = self.items(head);
         let is_keyword = |item: &Item, pass: &Self| matches!(item, Item::Word(at) if matches!(pass.word(*at), "class" | "struct" | "union" | "enum"));

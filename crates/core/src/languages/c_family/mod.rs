@@ -22,6 +22,7 @@ mod mask;
 mod parameters;
 mod plain;
 mod small;
+mod stumbles;
 mod types;
 mod words;
 
@@ -240,6 +241,13 @@ fn constructs<'t>(lexemes: &[Lexeme], at: usize, name: &str, word: &impl Fn(usiz
     false
 }
 
+/// Tells whether a header is one of Fortran, whose comments begin with `!`.
+pub(super) fn is_fortran(text: &str) -> bool {
+    text.lines()
+        .find(|line| !line.trim().is_empty())
+        .is_some_and(|line| line.starts_with("! ") || line == "!")
+}
+
 /// Tells whether a header is one of Objective-C, which adds lines that begin with `@` or import, and blocks.
 pub(super) fn is_objective_c(text: &str) -> bool {
     // Most headers have no sign of it at all.
@@ -307,12 +315,12 @@ impl Grammar for FamilyGrammar {
     }
 
     fn mask_again<'s>(&self, text: &'s str, errors: &[Span], attempt: usize) -> Option<Given<'s>> {
-        if !self.is_cpp || errors.is_empty() {
+        if errors.is_empty() {
             return None;
         }
         // What is made plainer may not be read better: first only what the grammar stumbled over.
         let plainer = if attempt < 3 { Plainer::at(errors) } else { Plainer::Everywhere };
-        Some(mask::mask(text, true, &plainer))
+        Some(mask::mask(text, self.is_cpp, &plainer))
     }
 
     fn comment(&self, text: &str) -> CommentForm {

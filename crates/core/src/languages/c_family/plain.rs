@@ -41,9 +41,10 @@ impl Pass<'_> {
         }
     }
 
-    /// Tells whether a lexeme is still there.
-    fn stands(&self, at: usize) -> bool {
-        self.out[self.code[at].start] != b' '
+    /// Tells whether a lexeme is still there, as it was.
+    pub(super) fn stands(&self, at: usize) -> bool {
+        let start = self.code[at].start;
+        self.out[start] == self.text.as_bytes()[start]
     }
 
     fn is_word(&self, item: Item, word: &str) -> bool {
@@ -122,8 +123,8 @@ impl Pass<'_> {
             let before = number.checked_sub(1).map(|before| items[before]);
             match item {
                 Item::Sign(b',', _) => blanking = false,
-                Item::Sign(b'=', _) => {
-                    blanking |= matches!(before, Some(Item::Sign(b'*' | b'&' | b'>', _)));
+                Item::Sign(b'=', _) if !matches!(items.get(number + 1), Some(Item::Sign(b'=', _))) => {
+                    blanking |= matches!(before, Some(Item::Sign(b'*' | b'&' | b'>', _) | Item::Group(..)));
                 }
                 Item::Sign(b':', _) => {
                     let behind = |number: usize| number.checked_sub(1).map(|before| items[before]);
@@ -193,7 +194,11 @@ impl Pass<'_> {
                     && number + 2 < items.len()
             }
             Item::Sign(b':', _) => sign(number + 1) == b':' && sign(number + 2) == b'*',
-            Item::Sign(..) | Item::Group(..) | Item::Other(_) => false,
+            // `if_c<(a > b), c>`
+            Item::Group(open, _) => {
+                self.code[open].is(b'(') && (number == 0 || matches!(items[number - 1], Item::Sign(b',', _)))
+            }
+            Item::Sign(..) | Item::Other(_) => false,
         })
     }
 
