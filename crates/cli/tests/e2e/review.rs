@@ -323,11 +323,12 @@ fn what_only_looks_like_a_header_of_c_is_counted_and_left_alone() {
             "#import <Foundation/Foundation.h>\n\n@interface Press : NSObject\n- (int)weigh:(int)load;\n@end\n",
         ),
         ("tank.h", "/** Fills it by night: 2 ^ 3 litres. @author x */\nvoid fill(void);\n"),
+        ("loads.h", "! Loads of the press.\n!\n      integer LOADS\n      parameter (LOADS=3)\n"),
     ]);
     let ran = workshop.run(&["review"]);
     assert_eq!(ran.code, 0, "{}", ran.out);
-    assert!(ran.out.contains("not reviewed    1 Objective-C"), "{}", ran.out);
-    assert!(!ran.out.contains("Press.h"), "{}", ran.out);
+    assert!(ran.out.contains("not reviewed    1 Fortran, 1 Objective-C"), "{}", ran.out);
+    assert!(!ran.out.contains("Press.h") && !ran.out.contains("loads.h"), "{}", ran.out);
 }
 
 #[test]
