@@ -53,8 +53,23 @@ pub(super) fn read(
     for (kind, name, ty) in types {
         add_type(&mut doc, lines, kind, name.as_deref(), ty);
     }
+    if doc.summary.is_none() {
+        describe_below(&mut doc, lines, &heads);
+    }
     complete(&mut doc);
     doc
+}
+
+/// Takes the first paragraph that is no field's for the description, where all fields stand above it.
+fn describe_below(doc: &mut DocComment, lines: &Lines<'_>, heads: &[(usize, Head<'_>)]) {
+    let below = heads.iter().enumerate().find_map(|(number, &(at, _))| {
+        let next = heads.get(number + 1).map_or(lines.len(), |&(next, _)| next);
+        let row = (field_end(lines, at, next)..next).find(|&row| !lines.is_blank(row))?;
+        (!lines.trimmed(row).starts_with([':', '.', '@'])).then_some((row, next))
+    });
+    if let Some((row, next)) = below {
+        super::summary::describe_from(doc, lines, (row, 0), next);
+    }
 }
 
 /// Shields the options of directives, which are written like fields, directly below the directive.
@@ -143,6 +158,10 @@ fn read_entry(
             if lists {
                 found.names.extend(argument.split(',').filter_map(|part| entry_name(lines, part.trim())));
             } else {
+                // `:param load - what it weighs, eg: 3`: a colon is missing, and no name stands before this one.
+                if argument.contains(" - ") {
+                    return found;
+                }
                 // The last word is the name; what is before it is the type.
                 let at = argument.rfind(char::is_whitespace).map_or(0, |space| space + 1);
                 found.names.extend(entry_name(lines, &argument[at..]));

@@ -161,7 +161,9 @@ fn read_value(
         if prose || sections::is_reminder(split.map_or(text, |(head, _)| head)) {
             sections::set_text(&mut found, lines, text, end);
         } else {
-            sections::read_type(&mut found, lines, split.map_or(text, |(_, ty)| ty));
+            // `Crate:` is a type with nothing behind it.
+            let ty = split.map_or(text, |(head, ty)| if ty.trim().is_empty() { head } else { ty });
+            sections::read_type(&mut found, lines, ty);
             sections::set_text(&mut found, lines, sections::line_end(lines, row), end);
         }
         let several = split.is_some_and(|(names, _)| names.contains(',') && !names.contains(['[', '(']));

@@ -207,7 +207,7 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     // Where the signature leaves the type open, one that holds nothing is only waited for as well.
     let settles_with_nothing =
         ["promise", "promise<>", "promise<void>", "promise<undefined>", "promise<null>"]
-            .contains(&ty.as_str());
+            .contains(&ty.trim_start_matches(['!', '?']));
     let awaited = awaited || (declared.is_empty() && settles_with_nothing && is_asynchronous(context));
     // Where no type is declared, a callable without a word about it gives back the value for nothing.
     let admitted =

@@ -28,7 +28,17 @@ pub fn first_sentence_end(text: &str) -> usize {
 pub fn has_second_sentence(text: &str) -> bool {
     let text = text.trim_end();
     let end = first_sentence_end(text);
-    !is_wordless(text.get(end..).unwrap_or_default())
+    let rest = text.get(end..).unwrap_or_default();
+    !is_wordless(rest) && !only_refers(rest)
+}
+
+/// Tells whether all that follows the first sentence is where else to look: an address, or what stands behind `See:`.
+fn only_refers(rest: &str) -> bool {
+    let rest = rest.trim();
+    let said = ["See: ", "See also: ", "See also ", "see: "].iter().find_map(|word| rest.strip_prefix(word));
+    let target = said.unwrap_or(rest).trim_end_matches('.');
+    let address = target.starts_with("https://") || target.starts_with("http://");
+    (address || said.is_some()) && !target.contains(char::is_whitespace)
 }
 
 /// Tells whether a text says nothing: only white space and punctuation.

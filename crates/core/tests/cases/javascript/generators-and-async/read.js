@@ -15,3 +15,13 @@ export async function wait() { await 1; }
 export function* lines() { yield 'a'; }
 /** Gives none. */
 export async function* none(from) { yield from; }
+
+/**
+ * Sends a crate.
+ *
+ * @param {string} crate its tag
+ * @return {!Promise}
+ */
+export async function send(crate) {
+  await carry(crate);
+}

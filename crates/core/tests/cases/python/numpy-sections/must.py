@@ -92,3 +92,19 @@ def stir(vat, hours):
     vat is the tag of the vat, and
     hours how long it takes.
     """
+
+
+def explain(vat):
+    """Explain a vat.
+
+    Parameters
+    ----------
+    vat
+        The vat.
+
+    Returns
+    -------
+    cellar.Explanation:
+
+    """
+    return vat

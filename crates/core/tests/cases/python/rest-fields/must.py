@@ -58,3 +58,39 @@ def full(self):
     It is emptied at night.
     """
     return 1 << 8
+
+
+def escapes(trace, crate):
+    """
+    :param trace: where it went
+    :param crate: which one
+    :returns: whether it did
+
+    Checks whether a crate went somewhere else.
+    """
+    return trace is crate
+
+
+def count(lexicon):
+    """Counts words. It takes long.
+
+    :param shorthand - language and cellar, eg: de_vat
+    :param lexicon: the words
+    """
+    print(lexicon)
+
+
+def stars(channel):
+    """Removes a star.
+
+    https://example.org/stars.remove
+    """
+    return channel
+
+
+def run(channel):
+    """Runs it.
+
+    See: Channel.run()
+    """
+    return channel
