@@ -200,8 +200,11 @@ impl<'s> Pass<'s> {
 
     /// Returns the parenthesis that closes `macro(name)` where a list of parameters follows, and a type stands in front.
     fn wraps_name(&self, head: &[usize], number: usize) -> Option<usize> {
-        let typed = number > 0 && !self.head_word(head, number - 1).is_empty()
-            || number > 0 && (self.head_is(head, number - 1, b'*') || self.head_is(head, number - 1, b'&'));
+        let typed = number.checked_sub(1).is_some_and(|before| {
+            !self.head_word(head, before).is_empty()
+                || self.head_is(head, before, b'*')
+                || self.head_is(head, before, b'&')
+        });
         let one = self.head_is(head, number + 1, b'(')
             && !self.head_word(head, number + 2).is_empty()
             && self.head_is(head, number + 3, b')')
