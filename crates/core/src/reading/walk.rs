@@ -713,9 +713,25 @@ fn conclude<N>(walk: &mut Walk<'_, N>, language: &super::Language) {
             };
         }
     }
-    for (at, thrown) in throws {
+    for (at, mut thrown) in throws {
+        let declaration = &walk.outline.declarations[at];
+        let body = Span::new(declaration.header_end, declaration.span.end.max(declaration.header_end));
+        if let [only] = &mut thrown[..]
+            && stands_for_another(only.ty.as_str())
+            && only_throws(walk.source.slice(body))
+        {
+            // What subclasses or other platforms do, they say.
+            only.exempt = true;
+        }
         walk.outline.declarations[at].signature.throws.extend(thrown);
     }
+}
+
+/// Tells whether an exception says by its name that what throws it is to be written elsewhere.
+fn stands_for_another(ty: &str) -> bool {
+    ["NotSupported", "NotImplemented", "Unsupported", "Unimplemented", "Abstract"]
+        .iter()
+        .any(|part| ty.contains(part))
 }
 
 fn only_throws(body: &str) -> bool {

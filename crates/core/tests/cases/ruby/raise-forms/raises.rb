@@ -22,3 +22,23 @@ def read(a)
     nil
   end
 end
+
+# Presses grapes; each kind of press does it in its own way.
+class AnyPress
+  # Presses a crate.
+  #
+  # @param crate [Crate] the crate
+  # @raise [CrateLost] if the crate is not there
+  # @return [Integer] the juice, in litres
+  def press(crate)
+    raise NotSupportedByPressError, "AnyPress#press"
+  end
+
+  # Stops.
+  #
+  # @raise [CrateLost] if the crate is not there
+  def stop(crate)
+    log(crate)
+    raise NotSupportedByPressError unless crate
+  end
+end
