@@ -294,8 +294,7 @@ const REMARKS: &[&str] = &[
 /// last.
 fn below_remark(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> Option<(usize, usize)> {
     let behind = |number: usize| opens.get(number + 1).map_or(lines.len(), |&(next, ..)| next);
-    let is_remark = |name: &str| REMARKS.contains(&name) || matches!(name, "return" | "returns" | "result");
-    let mut remarks = opens.iter().enumerate().take_while(|(_, (.., name))| is_remark(name));
+    let mut remarks = opens.iter().enumerate().take_while(|(_, (.., name))| REMARKS.contains(name));
     remarks.find_map(|(number, &(at, ..))| {
         let gap = (at + 1..behind(number)).find(|&row| lines.is_blank(row))?;
         let below = (gap..behind(number)).find(|&row| !lines.is_blank(row))?;

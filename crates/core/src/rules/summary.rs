@@ -36,6 +36,9 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
     if doc.notation.as_str() == "commands" && doc.marks.iter().any(own) {
         return;
     }
+    if doc.notation.as_str() == "commands" && tells_below(context, first) {
+        return;
+    }
     let declaration = context.declaration();
     // `@prop {number} order what comes first`, above `order`: the entry describes what it stands on.
     let of_itself = |entry: &Entry| {
@@ -60,6 +63,16 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
     } else {
         report.done();
     }
+}
+
+/// Tells whether a paragraph follows the entry for what comes back with which a comment begins: it says what there is to
+/// say.
+fn tells_below(context: &Context<'_>, first: &Entry) -> bool {
+    let rows = first.lines.0 as usize..(first.lines.1 as usize).min(context.doc.lines.len());
+    let is_blank = |line: &Span| context.slice(*line).trim().is_empty();
+    let lines = context.doc.lines.get(rows).unwrap_or_default();
+    let gap = lines.iter().position(is_blank);
+    first.kind == EntryKind::Returns && gap.is_some_and(|gap| !lines[gap..].iter().all(is_blank))
 }
 
 pub(super) static ECHO: Rule = Rule {

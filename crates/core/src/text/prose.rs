@@ -35,6 +35,14 @@ pub fn has_second_sentence(text: &str) -> bool {
 /// Tells whether all that follows the first sentence is where else to look: an address, or what stands behind `See:`.
 fn only_refers(rest: &str) -> bool {
     let rest = rest.trim();
+    // A section of its own, as field lists and Epytext have it.
+    let section = [".. rubric:: See Also\n", ".. seealso::", "See Also:\n"]
+        .iter()
+        .find_map(|heading| rest.strip_prefix(heading));
+    let goes_on = |line: &str| line.ends_with(':') || line.starts_with(".. rubric::");
+    if section.is_some_and(|section| !section.lines().any(goes_on)) {
+        return true;
+    }
     let said = ["See: ", "See also: ", "See also ", "see: "].iter().find_map(|word| rest.strip_prefix(word));
     let target = said.unwrap_or(rest).trim_end_matches('.');
     let address = target.starts_with("https://") || target.starts_with("http://");

@@ -94,3 +94,13 @@ def run(channel):
     See: Channel.run()
     """
     return channel
+
+
+def halt(channel):
+    """Halts it.
+
+    .. rubric:: See Also
+
+    run
+    """
+    return channel
