@@ -7,6 +7,9 @@ use super::words::{BEHIND_LISTS, QUALIFIERS, TYPES, is_capital};
 /// Words that may stand in front of a destructor or of `explicit`.
 const IN_FRONT: &[&str] = &["virtual", "inline", "constexpr", "consteval", "static", "operator", "friend"];
 
+/// So many lexemes are looked over for the end of a list: a head may be as long as its file.
+const FAR: usize = 1000;
+
 impl<'s> Pass<'s> {
     /// Masks macros in a head that the grammar stumbled over, and returns the words that are needed for names.
     pub(super) fn mask_stumbled(&mut self, head: &[usize]) -> Vec<usize> {
@@ -66,7 +69,7 @@ impl<'s> Pass<'s> {
     /// Returns the number of the parenthesis that closes the one at `open`.
     fn head_closing(&self, head: &[usize], open: usize) -> Option<usize> {
         let mut depth = 0_i32;
-        (open..head.len()).find(|&number| {
+        (open..head.len().min(open + FAR)).find(|&number| {
             depth += i32::from(self.head_is(head, number, b'('));
             depth -= i32::from(self.head_is(head, number, b')'));
             depth == 0
@@ -110,7 +113,7 @@ impl<'s> Pass<'s> {
     /// `void print(FILE *, long = 0);`: a header of C may have a part for C++.
     fn mask_default(&mut self, head: &[usize], number: usize) {
         let mut depth = 0_i32;
-        let end = (number..head.len()).find(|&at| {
+        let end = (number..head.len().min(number + FAR)).find(|&at| {
             depth += i32::from(self.head_is(head, at, b'('));
             depth -= i32::from(self.head_is(head, at, b')'));
             depth < 0 || depth == 0 && self.head_is(head, at, b',')
@@ -167,7 +170,7 @@ impl<'s> Pass<'s> {
             return false;
         }
         let mut depth = 0_i32;
-        let close = (number + 1..head.len()).find(|&at| {
+        let close = (number + 1..head.len().min(number + FAR)).find(|&at| {
             depth += i32::from(self.head_is(head, at, b'<'));
             depth -= i32::from(self.head_is(head, at, b'>'));
             depth == 0
