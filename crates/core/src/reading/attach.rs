@@ -5,7 +5,7 @@ use super::remarks::{
     reads_like_a_description, says_what_is_done, says_whose,
 };
 use super::{CommentPlace, Language};
-use crate::model::{Attached, Body, Carrier, CommentId, Declaration, Doc, Misplaced, Outline, RawComment};
+use crate::model::{Attached, Carrier, CommentId, Declaration, Doc, Misplaced, Outline, RawComment};
 use crate::text::{Source, Span, narrow};
 
 /// What a language has to say about where its doc comments stand.
@@ -547,23 +547,10 @@ fn ordinary_above(outline: &Outline, source: &Source, declaration: &Declaration)
     let directly = gap.trim().is_empty() && gap.matches('\n').count() == 1;
     let placed = directly && !comment.doc && !comment.attached && !comment.in_body;
     let text = source.slice(comment.span);
-    let is_heading = || heads_several(outline, source, declaration);
     let fits = if declaration.kind.is_callable() { says_what_is_done(text) } else { names_a_thing(text) };
     let reads = placed
         && reads_like_a_description(text)
         && fits
-        && !opens_with_another_name(text, declaration.name.as_str())
-        && !is_heading();
+        && !opens_with_another_name(text, declaration.name.as_str());
     reads.then(|| Misplaced::Ordinary(id(at)))
-}
-
-/// Tells whether a comment above a declaration may be the heading of several: another follows on the next line, and
-/// none of them takes more room than a head.
-fn heads_several(outline: &Outline, source: &Source, declaration: &Declaration) -> bool {
-    let end = declaration.span.end;
-    let small = declaration.body != Body::Present || !source.slice(declaration.span).contains('\n');
-    let next = outline.declarations.partition_point(|other| other.span.start < end);
-    let Some(next) = outline.declarations.get(next).filter(|_| small) else { return false };
-    let gap = source.slice(Span::new(end, next.span.start));
-    gap.matches('\n').count() == 1 && gap.trim().trim_start_matches([';', ',']).is_empty()
 }

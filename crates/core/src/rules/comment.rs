@@ -2,7 +2,9 @@
 
 use super::rule::{Check, Example, Rule};
 use super::{Asking, Context, FileContext, Findings, publish};
-use crate::model::{Carrier, CommentId, Doc, Level, Misplaced, Outline, RawComment, RuleId};
+use crate::model::{
+    Body, Carrier, CommentId, Declaration, Doc, Level, Misplaced, Outline, RawComment, RuleId,
+};
 use crate::reading::names_its_subject;
 use crate::text::{Source, Span, narrow};
 
@@ -111,6 +113,9 @@ fn detached(asking: &Asking<'_>, findings: &mut Findings<'_>) {
 fn ordinary(asking: &Asking<'_>, findings: &mut Findings<'_>) {
     let declaration = asking.declaration();
     let Some(Misplaced::Ordinary(id)) = declaration.comment.misplaced else { return };
+    if heads_several(asking.file.outline, asking.file.source, declaration) {
+        return;
+    }
     let comment = asking.file.outline.comment(id);
     let mark = match comment.carrier {
         Carrier::Block { open, .. } => open,
@@ -123,6 +128,17 @@ fn ordinary(asking: &Asking<'_>, findings: &mut Findings<'_>) {
         .report(comment.span, "", message)
         .related(declaration.name_span, "stands without a comment")
         .mend(publish::dressed(asking.file, comment, declaration));
+}
+
+/// Tells whether a comment above a declaration may be the heading of several: another follows on the next line, and
+/// none of them takes more room than a head.
+fn heads_several(outline: &Outline, source: &Source, declaration: &Declaration) -> bool {
+    let end = declaration.span.end;
+    let small = declaration.body != Body::Present || !source.slice(declaration.span).contains('\n');
+    let next = outline.declarations.partition_point(|other| other.span.start < end);
+    let Some(next) = outline.declarations.get(next).filter(|_| small) else { return false };
+    let gap = source.slice(Span::new(end, next.span.start));
+    gap.matches('\n').count() == 1 && gap.trim().trim_start_matches([';', ',']).is_empty()
 }
 
 fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
