@@ -180,3 +180,34 @@ pub(super) fn never_happens(source: &Source, thrown: Span) -> bool {
         })
     })
 }
+
+/// Tells whether an exception says by its name that what throws it is to be written elsewhere.
+pub(super) fn stands_for_another(ty: &str) -> bool {
+    ["NotSupported", "NotImplemented", "Unsupported", "Unimplemented", "Abstract"]
+        .iter()
+        .any(|part| ty.contains(part))
+}
+
+/// Tells whether a condition stands behind what is thrown: `raise NotSupported unless pressed`.
+pub(super) fn is_conditional(source: &Source, thrown: Span) -> bool {
+    let line = source.line_span(source.line(thrown.start)).map_or("", |line| source.slice(line));
+    let mut code = line.split(['"', '\'']).step_by(2);
+    code.any(|part| [" if ", " unless "].iter().any(|word| part.contains(word)))
+}
+
+/// Tells whether a body begins by throwing, and so does nothing else, unless a condition stands behind.
+pub(super) fn only_throws(body: &str) -> bool {
+    let mut first = body;
+    loop {
+        first = first.trim_start_matches(|c: char| c.is_whitespace() || matches!(c, '{' | ':' | ';'));
+        // What the body says of itself comes before what it does.
+        let ends =
+            [("\"\"\"", "\"\"\""), ("'''", "'''"), ("/*", "*/"), ("//", "\n"), ("#", "\n"), ("--", "\n")];
+        let bare = first.trim_start_matches(['r', 'R', 'u', 'b']);
+        let opened = ends.iter().find_map(|(open, close)| Some((bare.strip_prefix(open)?, *close)));
+        let Some((inner, close)) = opened else { break };
+        let Some(end) = inner.find(close) else { return false };
+        first = &inner[end + close.len()..];
+    }
+    ["throw ", "raise "].iter().any(|word| first.starts_with(word))
+}

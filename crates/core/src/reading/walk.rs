@@ -702,7 +702,7 @@ fn conclude<N>(walk: &mut Walk<'_, N>, language: &super::Language) {
                 (false, true) => Answer::Unknown,
                 // A body that only throws stands for one that is to be written.
                 (false, false)
-                    if only_throws(walk.source.slice(Span::new(header_end, end.max(header_end)))) =>
+                    if flow::only_throws(walk.source.slice(Span::new(header_end, end.max(header_end)))) =>
                 {
                     // Whoever writes it names the parameters, where a call may have any.
                     signature.collects |=
@@ -717,37 +717,15 @@ fn conclude<N>(walk: &mut Walk<'_, N>, language: &super::Language) {
         let declaration = &walk.outline.declarations[at];
         let body = Span::new(declaration.header_end, declaration.span.end.max(declaration.header_end));
         if let [only] = &mut thrown[..]
-            && stands_for_another(only.ty.as_str())
-            && only_throws(walk.source.slice(body))
+            && flow::stands_for_another(only.ty.as_str())
+            && flow::only_throws(walk.source.slice(body))
+            && !flow::is_conditional(walk.source, only.span)
         {
             // What subclasses or other platforms do, they say.
             only.exempt = true;
         }
         walk.outline.declarations[at].signature.throws.extend(thrown);
     }
-}
-
-/// Tells whether an exception says by its name that what throws it is to be written elsewhere.
-fn stands_for_another(ty: &str) -> bool {
-    ["NotSupported", "NotImplemented", "Unsupported", "Unimplemented", "Abstract"]
-        .iter()
-        .any(|part| ty.contains(part))
-}
-
-fn only_throws(body: &str) -> bool {
-    let mut first = body;
-    loop {
-        first = first.trim_start_matches(|c: char| c.is_whitespace() || matches!(c, '{' | ':' | ';'));
-        // What the body says of itself comes before what it does.
-        let ends =
-            [("\"\"\"", "\"\"\""), ("'''", "'''"), ("/*", "*/"), ("//", "\n"), ("#", "\n"), ("--", "\n")];
-        let bare = first.trim_start_matches(['r', 'R', 'u', 'b']);
-        let opened = ends.iter().find_map(|(open, close)| Some((bare.strip_prefix(open)?, *close)));
-        let Some((inner, close)) = opened else { break };
-        let Some(end) = inner.find(close) else { return false };
-        first = &inner[end + close.len()..];
-    }
-    ["throw ", "raise "].iter().any(|word| first.starts_with(word))
 }
 
 fn thrown(

@@ -42,3 +42,15 @@ class AnyPress
     raise NotSupportedByPressError unless crate
   end
 end
+
+# Presses by hand.
+class HandPress
+  # Presses a crate.
+  #
+  # @param crate [Crate] what is pressed
+  # @raise [CrateLost] if the crate is not there
+  def press(crate)
+    raise NotSupportedByHandError unless crate.light?
+    crate.press
+  end
+end
