@@ -137,7 +137,10 @@ fn heads_several(outline: &Outline, source: &Source, declaration: &Declaration) 
     let small = declaration.body != Body::Present || !source.slice(declaration.span).contains('\n');
     let next = outline.declarations.partition_point(|other| other.span.start < end);
     let Some(next) = outline.declarations.get(next).filter(|_| small) else { return false };
-    let gap = source.slice(Span::new(end, next.span.start));
+    // A comment of its own is part of it: one may have been drafted.
+    let own = next.comment.doc.map(|id| outline.comment(id).span.start);
+    let start = own.map_or(next.span.start, |own| own.clamp(end, next.span.start));
+    let gap = source.slice(Span::new(end, start));
     gap.matches('\n').count() == 1 && gap.trim().trim_start_matches([';', ',']).is_empty()
 }
 
