@@ -486,7 +486,7 @@ fn sentence_answers(text: &str) -> bool {
             || subjects.contains(&will)
             // "Given a crate, it returns its load."
             || opening.ends_with(", it ");
-        opens && ["s ", " ", "s: ", ": ", "s:\n", ":\n", "ing "].iter().any(|next| after.starts_with(next))
+        opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
     })
 }
 

@@ -23,10 +23,7 @@ impl Pass<'_> {
             head.iter().chain(&semicolon).for_each(|&at| self.blank_lexeme(at));
             return false;
         }
-        self.plainer(&self.items(head));
-        let names = self.mask_stumbled(head);
-        // What is gone is no part of the head any more.
-        let left: Vec<usize> = head.iter().copied().filter(|&at| self.stands(at)).collect();
+        let (left, names) = self.mask_stumbled(head);
         let is_gone = self.mask_words(&left, semicolon, true);
         if !is_gone {
             self.restore(&names);

@@ -481,9 +481,7 @@ impl<'s> Pass<'s> {
     /// Blanks macros around the name of a type and returns that name.
     fn mask_type_head(&mut self, head: &[usize]) -> String {
         if self.is_plainer(head) {
-            self.plainer(&self.items(head));
-            let names = self.mask_stumbled(head);
-            let left: Vec<usize> = head.iter().copied().filter(|&at| self.stands(at)).collect();
+            let (left, names) = self.mask_stumbled(head);
             let name = self.mask_around_type(&left);
             self.restore(&names);
             return name;

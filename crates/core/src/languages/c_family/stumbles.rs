@@ -11,8 +11,10 @@ const IN_FRONT: &[&str] = &["virtual", "inline", "constexpr", "consteval", "stat
 const FAR: usize = 1000;
 
 impl<'s> Pass<'s> {
-    /// Masks macros in a head that the grammar stumbled over, and returns the words that are needed for names.
-    pub(super) fn mask_stumbled(&mut self, head: &[usize]) -> Vec<usize> {
+    /// Masks macros in a head that the grammar stumbled over. Returns what is left of it, for what is gone is no part of
+    /// it any more, and the words that are needed for names.
+    pub(super) fn mask_stumbled(&mut self, head: &[usize]) -> (Vec<usize>, Vec<usize>) {
+        self.plainer(&self.items(head));
         let mut names = Vec::new();
         self.mask_before_attributed_friend(head);
         let has_destructor = head.iter().any(|&at| self.code[at].is(b'~'));
@@ -32,7 +34,7 @@ impl<'s> Pass<'s> {
                 self.mask_small(head, (number, word), has_destructor)
             };
         }
-        names
+        (head.iter().copied().filter(|&at| self.stands(at)).collect(), names)
     }
 
     /// Tells whether nothing is declared under a name that can be read: `unsigned : 3;`, `typedef CALLBACK(void, *weigh,
