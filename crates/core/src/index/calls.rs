@@ -3,8 +3,7 @@
 //! A call is followed where exactly one callable of the project can be meant. The types known to leave each
 //! callable grow until nothing new arrives, so that cycles end.
 
-use std::collections::HashMap;
-
+use foldhash::HashMap;
 use smol_str::SmolStr;
 
 use super::Family;

@@ -1,9 +1,9 @@
 //! Headers and sources, stubs and sources, parts of one type: several places that declare the same thing. Each
 //! comment is checked where it stands; the thing is asked and counted once, and an entry at either place pays.
 
-use std::collections::HashMap;
 use std::hash::{DefaultHasher, Hash, Hasher};
 
+use foldhash::HashMap;
 use serde::{Deserialize, Serialize};
 use smol_str::{SmolStr, format_smolstr};
 

@@ -1,8 +1,7 @@
 //! What can be reached from the entry modules of a package, where it names them: the rest of what its modules give
 //! out is for the package itself.
 
-use std::collections::{HashMap, HashSet};
-
+use foldhash::{HashMap, HashSet};
 use smol_str::{SmolStr, format_smolstr};
 
 use crate::model::{ModuleLink, Outline, Surface};

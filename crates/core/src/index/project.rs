@@ -1,7 +1,6 @@
 //! The facts of all files, by family of languages, and the questions that they answer.
 
-use std::collections::{HashMap, HashSet};
-
+use foldhash::{HashMap, HashSet};
 use smol_str::SmolStr;
 
 use super::calls::CallGraph;
@@ -201,23 +200,24 @@ impl Family {
     /// Calls `each` with every supertype of `owner` that the project declares, until it says to stop.
     fn each_supertype<'i>(&'i self, owner: Owner<'_>, mut each: impl FnMut(&'i str, &'i TypeFacts) -> bool) {
         let is_owner = |facts: &TypeFacts| facts.qualified == owner.qualified;
-        let mut open: Vec<SmolStr> =
-            owner.supertypes.iter().map(|name| SmolStr::new(name.as_str())).collect();
+        let mut open: Vec<&str> = owner.supertypes.iter().map(Name::as_str).collect();
         // Parts and extensions of a type may say what it inherits.
         let name = owner.qualified.rsplit('.').next().unwrap_or_default();
         for (_, part) in self.named(name).filter(|(_, facts)| is_owner(facts)) {
-            open.extend(part.supertypes.iter().cloned());
+            open.extend(part.supertypes.iter().map(SmolStr::as_str));
         }
-        let mut seen: HashSet<SmolStr> = open.iter().cloned().collect();
+        let mut seen: HashSet<&str> = open.iter().copied().collect();
         while let Some(name) = open.pop() {
-            for (place, supertype) in self.named(&name) {
+            for (place, supertype) in self.named(name) {
                 if place == owner.path && is_owner(supertype) {
                     continue;
                 }
                 if each(place, supertype) {
                     return;
                 }
-                open.extend(supertype.supertypes.iter().filter(|name| seen.insert((*name).clone())).cloned());
+                open.extend(
+                    supertype.supertypes.iter().map(SmolStr::as_str).filter(|&name| seen.insert(name)),
+                );
             }
         }
     }

@@ -33,10 +33,9 @@ fn headings(lines: &Lines<'_>) -> Vec<Heading> {
     let shielded = lines.shielded();
     let mut out = Vec::new();
     for row in (0..lines.len()).filter(|&row| !shielded[row]) {
-        let text = lines.trimmed(row);
+        let Some((title, rest)) = lines.trimmed(row).split_once(':') else { continue };
         let indent = sections::indent_of(lines, row, base);
-        let Some((title, rest)) = text.split_once(':') else { continue };
-        if indent != base {
+        if indent != base || !title.starts_with(char::is_uppercase) {
             continue;
         }
         let followed = (row + 1..lines.len()).find(|&next| !lines.is_blank(next));

@@ -3,6 +3,14 @@
 use crate::model::Dialect;
 use crate::text::{Source, Span};
 
+/// Trims white space; most lines begin and end in ASCII, where bytes tell.
+fn trim(line: &str) -> &str {
+    let bare = line.trim_ascii();
+    let is_ascii = |byte: Option<&u8>| byte.is_none_or(u8::is_ascii_graphic);
+    let bytes = bare.as_bytes();
+    if is_ascii(bytes.first()) && is_ascii(bytes.last()) { bare } else { line.trim() }
+}
+
 /// The text of a comment, line by line, without what carries it.
 pub struct Lines<'s> {
     source: &'s Source,
@@ -56,7 +64,7 @@ impl<'s> Lines<'s> {
     /// Returns a line without white space around it.
     #[must_use]
     pub fn trimmed(&self, at: usize) -> &'s str {
-        self.text(at).trim()
+        trim(self.text(at))
     }
 
     /// Returns the span of a line without white space around it.
@@ -71,7 +79,7 @@ impl<'s> Lines<'s> {
     /// Tells whether a line says nothing.
     #[must_use]
     pub fn is_blank(&self, at: usize) -> bool {
-        self.trimmed(at).is_empty()
+        self.text(at).trim_start().is_empty()
     }
 
     /// Returns the line behind the last that says something; of `from` at least.

@@ -1,9 +1,9 @@
 //! A file with its comments read.
 
 use std::cell::{OnceCell, RefCell};
-use std::collections::HashMap;
 use std::sync::Arc;
 
+use foldhash::HashMap;
 use smol_str::SmolStr;
 
 use super::{Custom, Habits, owner_of, waivers};
@@ -87,7 +87,7 @@ impl<'a> FileReading<'a> {
         parsers: &mut Parsers,
     ) -> Self {
         let mut outline = language.reader.read(source, wishes(settings), parsers);
-        let mut evident: HashMap<CommentId, Option<NotationId>> = HashMap::new();
+        let mut evident: HashMap<CommentId, Option<NotationId>> = HashMap::default();
         for id in outline.declarations.iter().filter_map(|declaration| declaration.comment.doc) {
             evident.entry(id).or_insert_with(|| evidence(&outline.comment(id).lines, source, language));
         }

@@ -145,6 +145,9 @@ fn heads_several(outline: &Outline, source: &Source, declaration: &Declaration) 
 }
 
 fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
+    if !context.doc.blank {
+        return;
+    }
     // Where any comment may be documentation, one without words is only space.
     let raw = context.declaration().comment.doc.map(|id| context.file.outline.comment(id));
     let perhaps = raw.is_some_and(|raw| raw.standing == Doc::IfAbove);
@@ -154,7 +157,7 @@ fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
     let inside = context.slice(context.doc.span);
     let rules =
         ["---", "===", "***", "###", "___"].iter().any(|rule| inside.trim_start_matches('/').contains(rule));
-    if context.doc.blank && !perhaps && !computed && !rules {
+    if !perhaps && !computed && !rules {
         let message = format!(
             "the comment of `{}` says nothing; write a sentence or remove it",
             context.declaration().name

@@ -1,8 +1,8 @@
 //! What a check is given, and where it puts what it finds.
 
 use std::cell::{OnceCell, RefCell};
-use std::collections::HashMap;
 
+use foldhash::HashMap;
 use smol_str::SmolStr;
 
 use super::visible::Visible;
