@@ -135,8 +135,11 @@ impl Debt {
         };
         let aliases =
             if self.params.contains(&true) { told_of(debtor.source, doc, demand.param) } else { Vec::new() };
-        self.returns &=
-            demand.returns == Owe::Always || for_tools(debtor.source, doc, "return").next().is_none();
+        // What can be chained gives back its object.
+        let chained =
+            doc.notation.as_str() == "tags" && doc.marks.iter().any(|mark| mark.name == "chainable");
+        self.returns &= demand.returns == Owe::Always
+            || (!chained && for_tools(debtor.source, doc, "return").next().is_none());
         for (owed, parameter) in self.params.iter_mut().zip(&debtor.signature.parameters) {
             *owed &= !parameter.named().is_some_and(|name| aliases.contains(&name.as_str()));
             *owed &= !parameter.named().is_some_and(|name| spoken_of.contains(&name.as_str()));
@@ -170,7 +173,9 @@ impl Debt {
             let text = told(debtor.source, doc).to_ascii_lowercase();
             let says = |phrases: &[&str]| phrases.iter().any(|phrase| text.contains(phrase));
             let begins = |phrase: &&str| text.trim_start().starts_with(*phrase);
-            let all_elsewhere = says(WHOLE_ELSEWHERE) || LIKE_ANOTHER.iter().any(begins);
+            let all_elsewhere = says(WHOLE_ELSEWHERE)
+                || LIKE_ANOTHER.iter().any(begins)
+                || (doc.entries_of(EntryKind::Param).next().is_none() && sends_elsewhere(&text));
             if all_elsewhere || says(PARAMS_ELSEWHERE) {
                 self.params.fill(false);
             }
@@ -288,6 +293,34 @@ const PARAMS_ELSEWHERE: &[&str] = &[
     "parameters are documented in",
 ];
 
+/// Tells whether a sentence of a text, in lower case, sends its reader to other code: "See `weigh` for details", "for
+/// more information, see `weigh`".
+fn sends_elsewhere(text: &str) -> bool {
+    const SENDS: &[&str] = &["see ", "please see ", "refer to ", "please refer to ", "see also "];
+    const DETAILS: &[&str] = &["details", "information", "info"];
+    let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". "));
+    sentences.map(|sentence| sentence.trim().trim_end_matches('.')).any(|sentence| {
+        let behind = SENDS.iter().find_map(|words| sentence.strip_prefix(words));
+        let place = match behind.and_then(|behind| behind.rsplit_once(" for ")) {
+            Some((place, what)) => DETAILS.iter().any(|word| what.ends_with(word)).then_some(place),
+            None => {
+                sentence.strip_prefix("for ").and_then(|led| led.split_once(", ")).and_then(|(what, rest)| {
+                    let told = DETAILS.iter().any(|word| what.ends_with(word));
+                    SENDS.iter().find_map(|words| rest.strip_prefix(words)).filter(|_| told)
+                })
+            }
+        };
+        place.is_some_and(is_code)
+    })
+}
+
+/// Tells whether what a reader is sent to is code, by how it is written, or the comment of it.
+fn is_code(place: &str) -> bool {
+    place.contains(['_', '(', '`', '#', '\\', '@'])
+        || place.contains("::")
+        || ["documentation", "docstring"].iter().any(|word| place.contains(word))
+}
+
 fn notation_of(doc: &DocComment) -> fn(EntryKind) -> bool {
     notations::get(doc.notation).map_or(|_| true, |notation| notation.holds)
 }
@@ -322,6 +355,10 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
         (words.next(), words.next()),
         (Some("return" | "returns" | "get" | "gets" | "whether" | "yield" | "yields"), _)
             | (Some("true"), Some("if"))
+            | (
+                Some("check" | "checks" | "test" | "tests" | "tell" | "tells" | "determine" | "determines"),
+                Some("if" | "whether")
+            )
     )
 }
 
@@ -453,8 +490,8 @@ fn sentence_answers(text: &str) -> bool {
         return true;
     }
     let subjects = [
-        "this ", "it ", "this function ", "this method ", "the function ", "the method ", "the callback ",
-        "will ",
+        "this ", "it ", "this function ", "this method ", "the function ", "the method ", "function ",
+        "method ", "the callback ", "will ",
     ];
     text.match_indices("eturn").any(|(at, _)| {
         let (Some(before), Some(after)) = (text.get(..at.wrapping_sub(1)), text.get(at + 5..)) else {
@@ -587,7 +624,8 @@ pub(crate) fn is_documented(
 #[cfg(test)]
 mod tests {
     use super::{
-        LIKE_ANOTHER, PARAMS_ELSEWHERE, REFERRING, WHOLE_ELSEWHERE, sentence_answers, summary_answers,
+        LIKE_ANOTHER, PARAMS_ELSEWHERE, REFERRING, WHOLE_ELSEWHERE, sends_elsewhere, sentence_answers,
+        summary_answers,
     };
 
     #[test]
@@ -600,6 +638,16 @@ mod tests {
                 "{phrase}: no word of it is looked for"
             );
         }
+    }
+
+    #[test]
+    fn a_text_may_send_its_reader_to_other_code() {
+        assert!(sends_elsewhere("weighs a crate. see weigh_all() for more details. "));
+        assert!(sends_elsewhere("weighs a crate. \n for further information, see `weigh`."));
+        assert!(sends_elsewhere("refer to the documentation of this class for more information."));
+        assert!(!sends_elsewhere("weighs a crate. for details on the law, see the handbook."));
+        assert!(!sends_elsewhere("weighs a crate. see the scale for its load."));
+        assert!(!sends_elsewhere("see [weigher 1987] for details."));
     }
 
     #[test]
@@ -618,6 +666,7 @@ mod tests {
         assert!(!sentence_answers("Weighs it and returns to the start."));
         assert!(sentence_answers("ensures - the scale is level - returns its load"));
         assert!(!sentence_answers("Weighs it and returns."));
+        assert!(sentence_answers("Takes one crate out. Function returns 0 if it is empty."));
     }
 
     #[test]

@@ -61,7 +61,10 @@ pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
         .map(|(parameter, told)| match &parameter.name {
             // What is left unused has no name; the comment may well give it one.
             ParamName::Named(name) if name.as_str().bytes().all(|b| b == b'_') => Slot::Nameless,
-            ParamName::Named(name) => Slot::Named(told.as_ref().unwrap_or(name), parameter.variadic),
+            ParamName::Named(name) => {
+                let variadic = if parameter.keyed { Variadic::Positional } else { parameter.variadic };
+                Slot::Named(told.as_ref().unwrap_or(name), variadic)
+            }
             ParamName::Destructured(keys) => Slot::AnyName(keys),
             ParamName::Unnamed | ParamName::Rest => Slot::Nameless,
         })

@@ -73,6 +73,8 @@ pub struct Parameter {
     pub told: bool,
     /// Its native type says enough, unless entries are owed always.
     pub typed_enough: bool,
+    /// It is empty by default, and what may be put in may be told one by one (Ruby: `options = {}`).
+    pub keyed: bool,
 }
 
 impl Parameter {
@@ -89,6 +91,7 @@ impl Parameter {
             exempt: false,
             told: false,
             typed_enough: false,
+            keyed: false,
         }
     }
 

@@ -44,6 +44,7 @@ pub(super) const TABLE: &[Tag] = &[
     ("attention", Meaning::Mark),
     ("author", Meaning::Mark),
     ("authors", Meaning::Mark),
+    ("abstract", Meaning::Mark),
     ("brief", Meaning::Mark),
     ("bug", Meaning::Mark),
     ("copyright", Meaning::Mark),
@@ -148,6 +149,9 @@ fn shielded(lines: &Lines<'_>) -> Vec<bool> {
     if closing.is_some() { lines.shielded() } else { out }
 }
 
+/// Commands that the opening description stands behind.
+const BRIEF: &[&str] = &["brief", "short", "abstract"];
+
 /// Returns the lines that commands open, with their names.
 fn opens<'s>(lines: &Lines<'s>) -> Vec<(usize, char, &'s str)> {
     // Most comments have none.
@@ -191,8 +195,8 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
 
 /// The opening description begins with the text of `brief`, or else with the first line that is text.
 fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, char, &str)]) {
-    let brief = opens.iter().position(|(.., name)| matches!(*name, "brief" | "short"));
-    let runs_on = |name: &str| STRUCTURE.contains(&name) || matches!(name, "brief" | "short" | "details");
+    let brief = opens.iter().position(|(.., name)| BRIEF.contains(name));
+    let runs_on = |name: &str| STRUCTURE.contains(&name) || BRIEF.contains(&name) || name == "details";
     let first = brief.unwrap_or(0);
     let end = |from: usize| {
         let stop = opens.iter().skip(from).find(|(.., name)| !runs_on(name));
@@ -242,6 +246,8 @@ fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, ch
 
 /// Returns the command that is all that follows the first sentence: `Weighs a crate. \since 1.2` says no more than that.
 fn command_behind_summary(doc: &DocComment, lines: &Lines<'_>) -> Option<&'static str> {
+    const PLAIN: &[&str] =
+        &["since", "version", "date", "author", "see", "sa", "deprecated", "stable", "draft", "internal"];
     let summary = doc.summary?;
     let mut rest = String::new();
     for row in doc.description.0..doc.description.1 {
@@ -251,9 +257,7 @@ fn command_behind_summary(doc: &DocComment, lines: &Lines<'_>) -> Option<&'stati
         rest.push(' ');
     }
     let rest = rest.trim_start().strip_prefix(['\\', '@'])?;
-    let command = ["since", "version", "date", "author", "see", "sa", "deprecated"]
-        .into_iter()
-        .find(|name| first_word(rest).0 == *name)?;
+    let command = PLAIN.iter().find(|name| first_word(rest).0 == **name)?;
     (!has_second_sentence(rest)).then_some(command)
 }
 
@@ -315,7 +319,7 @@ fn read_command(doc: &mut DocComment, lines: &Lines<'_>, (sign, name): (char, &s
         doc.entries.push(read_entry(lines, kind, name, rows));
         return;
     }
-    if standing == MarkStanding::Known && !matches!(name, "brief" | "short") {
+    if standing == MarkStanding::Known && !BRIEF.contains(&name) {
         doc.marks.push(mark(lines, name, MarkStanding::Known, rows));
     }
 }

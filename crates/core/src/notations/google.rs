@@ -52,6 +52,11 @@ fn headings(lines: &Lines<'_>) -> Vec<Heading> {
     out
 }
 
+/// Returns what stands behind the mark of a list's item (reStructuredText, Markdown); nothing where a line is none.
+fn list_item(line: &str) -> Option<&str> {
+    ["* ", "- ", "+ "].iter().find_map(|mark| line.strip_prefix(mark)).map(str::trim_start)
+}
+
 /// A misspelt heading is one when something like an item follows.
 fn items_like(lines: &Lines<'_>, row: Option<usize>) -> bool {
     row.is_some_and(|row| sections::split_colon(lines.trimmed(row)).is_some())
@@ -63,9 +68,19 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     describe(&mut doc, lines, headings.first().map_or(lines.len(), |heading| heading.row));
     for (number, heading) in headings.iter().enumerate() {
         let limit = headings.get(number + 1).map_or(lines.len(), |next| next.row);
-        let end = (heading.row + 1..limit)
-            .find(|&row| !lines.is_blank(row) && lines.indent(row) <= heading.indent)
-            .unwrap_or(limit);
+        let past = |from: usize| {
+            (from..limit).find(|&row| !lines.is_blank(row) && lines.indent(row) <= heading.indent)
+        };
+        let mut end = past(heading.row + 1).unwrap_or(limit);
+        // A list that a blank line parts from the heading is one wherever it begins.
+        let gap = end > heading.row + 1 && (heading.row + 1..end).all(|row| lines.is_blank(row));
+        while gap
+            && end < limit
+            && lines.indent(end) == heading.indent
+            && list_item(lines.trimmed(end)).is_some()
+        {
+            end = past(end + 1).unwrap_or(limit);
+        }
         let mut made =
             section(heading.title, heading.kind, sections::heading_span(lines, heading.row), heading.row);
         made.lines.1 = narrow(end);
@@ -130,6 +145,7 @@ fn read_value(
     found.tag = sections::heading_span(lines, heading);
     if row != heading || !inline.is_empty() {
         let text = if inline.is_empty() { lines.trimmed(row) } else { inline };
+        let text = list_item(text).unwrap_or(text);
         let rest = match sections::split_colon(text).filter(|(ty, _)| sections::looks_like_type(ty)) {
             Some((ty, rest)) => {
                 sections::read_type(&mut found, lines, ty);
@@ -151,6 +167,7 @@ fn read_item(
     text: &str,
 ) {
     let mut found = sections::item(kind, lines, row, doc.sections.len());
+    let text = list_item(text).unwrap_or(text);
     let (head, rest) = match sections::split_colon(text) {
         Some((head, rest)) => (head.trim(), rest),
         None => match text.split_once(" - ").or_else(|| text.split_once(" -- ")) {

@@ -124,7 +124,8 @@ pub(super) fn names(lines: &Lines<'_>, text: &str) -> Option<Vec<EntryName>> {
         // `a1, a2, ...` stands for one parameter under names of its own.
         return Some(Vec::new());
     }
-    if matches!(text.to_ascii_lowercase().trim_end_matches('.'), "none" | "n/a") {
+    // Nothing to tell of, and a fence of Markdown.
+    if matches!(text.to_ascii_lowercase().trim_end_matches('.'), "none" | "n/a") || text.starts_with("```") {
         return None;
     }
     let mut out = Vec::new();

@@ -76,6 +76,7 @@ const TABLE: &[Tag] = &[
     ("borrows", Meaning::Mark),
     ("callback", Meaning::Mark),
     ("category", Meaning::Mark),
+    ("chainable", Meaning::Mark),
     ("class", Meaning::Mark),
     ("classdesc", Meaning::Mark),
     ("code", Meaning::Mark),

@@ -323,7 +323,12 @@ fn is_sentence(ty: &str) -> bool {
 }
 
 /// Tells whether something stands behind the type, where nothing but marks should: `str, the tag of the crate`.
+/// So do words behind a shape: `(m, n) the masses by row`.
 fn is_described(ty: &str) -> bool {
+    let shaped = ty.strip_prefix('(').and_then(|inner| inner.split_once(')'));
+    if shaped.is_some_and(|(_, behind)| is_worded(behind)) {
+        return true;
+    }
     const MARKS: &[&str] = &[
         "optional", "default", "defaults", "keyword", "positional", "shape", "dtype", "ndim", "length",
         "size", "required", "of", "or", "and", "in", "read", "deprecated",
@@ -339,6 +344,13 @@ fn is_described(ty: &str) -> bool {
         && first.chars().all(char::is_lowercase)
         && !MARKS.contains(&first)
         && !is_type_word(first)
+}
+
+/// Tells whether a text has more words than a type does.
+fn is_worded(text: &str) -> bool {
+    let is_word = |word: &str| word.chars().all(|c| c.is_ascii_lowercase());
+    let words: Vec<&str> = text.split_whitespace().collect();
+    words.len() > 2 && words.iter().all(|word| is_word(word) && !matches!(*word, "of" | "or"))
 }
 
 /// Tells whether a word in small letters may be a type's.

@@ -58,7 +58,7 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
     let outline = context.file.outline;
     let described = declaration.kind == Kind::Constructor
         && declaration.owner.is_some_and(|owner| outline.declaration(owner).comment.doc.is_some());
-    if described || (doc.entries.len() == 1 && first.kind == EntryKind::Returns) {
+    if described || doc.entries.iter().all(|entry| entry.kind == EntryKind::Returns) {
         report.only_note();
     } else {
         report.done();

@@ -213,6 +213,10 @@ pub(super) fn declaration<'t>(walk: &mut Walk<'t, C>, node: Node<'t>) {
     }
 }
 
+/// Words that types of numbers are made of.
+const NUMBERS: &[&str] =
+    &["bool", "char", "double", "float", "int", "long", "short", "signed", "size_t", "unsigned"];
+
 fn variable<'t>(walk: &mut Walk<'t, C>, node: Node<'t>, found: &Declared<'t>) {
     let (name, owners) = parts(walk, found.name);
     if !owners.is_empty() {
@@ -228,6 +232,10 @@ fn variable<'t>(walk: &mut Walk<'t, C>, node: Node<'t>, found: &Declared<'t>) {
     if let Some(function) = found.function {
         // What a pointer to a function takes may be told where it stands.
         declaration.signature.parameters = parameters(walk, function);
+    } else {
+        // What an object of a class takes when it is called, or a function whose type has a name, is not told here.
+        let number = |ty: Node<'_>| walk.text(ty).split_whitespace().all(|word| NUMBERS.contains(&word));
+        declaration.signature.hidden = walk.field(node, "type").is_some_and(|ty| !number(ty));
     }
     walk.declare(declaration);
 }

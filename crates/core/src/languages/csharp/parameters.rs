@@ -30,6 +30,7 @@ pub(super) fn parameters(walk: &Walk<'_, CSharp>, list: Node<'_>) -> Vec<Paramet
                 exempt: false,
                 told: false,
                 typed_enough: false,
+                keyed: false,
             }),
             _ => {}
         }
@@ -61,6 +62,7 @@ fn parameter(walk: &Walk<'_, CSharp>, node: Node<'_>) -> Option<Parameter> {
         exempt: text.chars().all(|c| c == '_'),
         told: false,
         typed_enough: false,
+        keyed: false,
     })
 }
 

@@ -217,6 +217,7 @@ fn parameter(walk: &Walk<'_, Java>, node: Node<'_>) -> Option<Parameter> {
         exempt: text == "_",
         told: false,
         typed_enough: false,
+        keyed: false,
     })
 }
 

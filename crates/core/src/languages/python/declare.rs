@@ -83,7 +83,7 @@ impl Decorators {
     fn rewrites_docs(&self) -> bool {
         self.names.iter().any(|name| {
             let last = name.rsplit('.').next().unwrap_or_default().to_ascii_lowercase();
-            last.contains("doc") || matches!(last.as_str(), "appender" | "substitution")
+            last.contains("doc") || matches!(last.as_str(), "appender" | "substitution" | "wraps")
         })
     }
 }

@@ -64,6 +64,7 @@ fn parameter(walk: &Walk<'_, Python>, node: Node<'_>) -> Option<Parameter> {
         exempt: text.starts_with('_') || matches!(text, "self" | "cls"),
         told: ty.is_some_and(|ty| is_described(walk.source.slice(ty))),
         typed_enough: false,
+        keyed: false,
     })
 }
 
@@ -128,6 +129,7 @@ pub(super) fn data_fields(walk: &Walk<'_, Python>, body: Node<'_>, attrs: bool) 
             exempt: text.starts_with('_'),
             told: false,
             typed_enough: false,
+            keyed: false,
         });
     }
     out

@@ -114,6 +114,8 @@ fn parameters<'t>(walk: &Walk<'t, Ruby>, node: Node<'t>) -> Vec<Parameter> {
             Some(Ruby::HashSplat) => parameter.variadic = Variadic::Keywords,
             _ => {}
         }
+        parameter.keyed = walk.kind(child) == Some(Ruby::Optional)
+            && parameter.default.is_some_and(|default| walk.source.slice(default) == "{}");
         parameter.exempt |= parameter.named().is_some_and(|name| name.as_str().starts_with('_'));
         out.push(parameter);
     }

@@ -14,3 +14,23 @@ int weigh_crate(int crate);
 
 /** Tares the scale. \since 1.0. It must be empty. */
 int tare(int scale);
+
+/** Presses what was pressed last. @stable Yard 2.0 */
+int press_last(void);
+
+/**
+ * Presses a crate from above. See press_crate() for more information.
+ */
+int press_above(int crate, int load);
+
+/**
+ * Presses a crate by the law. For details on the law, see the handbook.
+ */
+int press_by_law(int crate, int load);
+
+/*! @function
+  @abstract  Presses a crate to a given height
+  @param     crate  the crate
+  @return    the height that was reached
+ */
+#define press_to(crate) press_crate(crate, 0)

@@ -45,3 +45,24 @@ int hinges();
 //
 //! @param crate the crate
 void tip(int crate);
+
+class Winch
+{
+public:
+	/** Called when it stops.
+		signature : void method(Winch* winch, int turns)
+		@param winch which one
+		@param turns how far it went
+	*/
+	Delegate<Winch*, int> stopped;
+
+	/** How far it went.
+		@param winch which one
+	*/
+	int turns;
+
+	/**
+	 * Checks whether it may turn. The brake is not looked at.
+	 */
+	bool may_turn() const;
+};

@@ -50,4 +50,14 @@ export class Scale {
 
   /** @inheritDoc */
   stop() {}
+
+  /**
+   * Turns the scale. It stays level.
+   *
+   * @param {number} degrees how far
+   * @chainable
+   */
+  turn(degrees) {
+    return this;
+  }
 }

@@ -41,3 +41,31 @@ def h(x):
     Args:
         None
     """
+
+
+def i(attribute):
+    """Do it.
+
+    Parameters:
+
+    * ``attribute`` (string): what to look for
+
+    Returns:
+
+    * (string): what was found
+    """
+    return attribute
+
+
+def j(x):
+    """Do it.
+
+    Args:
+        x: one
+
+     Example usage:
+    ```py
+     with j(1):
+       pass
+     ```
+    """

@@ -51,3 +51,19 @@ def heat_in_turns(sample, degrees):
     >>> heat_in_turns(1, [2])
     """
     return sample
+
+
+def heat_slowly(sample, degrees):
+    """Heat a sample as slowly as can be. See :func:`heat` for more details."""
+    return sample
+
+
+def heat_by_law(sample, degrees):
+    """Heat a sample. For details on the law, see the handbook."""
+    return sample
+
+
+@functools.wraps(heat)
+def heat_again(*args, **kwargs):
+    """Passes on to `heat`. This text is replaced by that of `heat`."""
+    return heat(*args, **kwargs)

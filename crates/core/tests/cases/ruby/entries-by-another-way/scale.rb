@@ -26,4 +26,19 @@ class Scale
   def options
     @options
   end
+
+  # Orders a crate.
+  #
+  # @param Wood [String] what it is made of
+  # @param Width [Integer] in centimetres
+  # @return [Crate] the crate
+  def order(options = {})
+    Crate.new(options)
+  end
+
+  # @return [Crate] the crate on it
+  # @return [nil] if it is empty
+  def crate
+    @crate
+  end
 end
