@@ -248,7 +248,7 @@ pub(crate) fn spoken_of(text: &str) -> Vec<&str> {
 /// Parts of words without which a comment sends its reader nowhere: one of them is in each phrase below.
 const REFERRING: &[&[u8]] = &[
     b"same", b"Same", b"ocument", b"escri", b"etails", b"nformation", b"lias ", b"rameters as",
-    b"guments as", b"dentical", b"hortcut for",
+    b"guments as", b"dentical", b"hortcut for", b"supported",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for everything.
@@ -265,10 +265,10 @@ const WHOLE_ELSEWHERE: &[&str] = &[
     "for documentation)",
 ];
 
-/// Words, in lower case, with which a comment begins that leaves all to another.
+/// Words, in lower case, with which a comment begins that leaves all to another, or to nobody.
 const LIKE_ANOTHER: &[&str] = &[
     "same as ", "alias for ", "alias of ", "an alias for ", "an alias of ", "behaves identically to ",
-    "identical to ", "shortcut for ", "a shortcut for ",
+    "identical to ", "shortcut for ", "a shortcut for ", "not supported", "unsupported",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for the parameters.

@@ -201,8 +201,18 @@ pub(super) fn only_throws(body: &str) -> bool {
     loop {
         first = first.trim_start_matches(|c: char| c.is_whitespace() || matches!(c, '{' | ':' | ';'));
         // What the body says of itself comes before what it does.
-        let ends =
-            [("\"\"\"", "\"\"\""), ("'''", "'''"), ("/*", "*/"), ("//", "\n"), ("#", "\n"), ("--", "\n")];
+        let ends = [
+            ("\"\"\"", "\"\"\""),
+            ("'''", "'''"),
+            ("/*", "*/"),
+            ("//", "\n"),
+            ("#", "\n"),
+            ("--", "\n"),
+            // Statements by which a body says that it leaves something unused.
+            ("del ", "\n"),
+            ("_ = ", "\n"),
+            ("(void)", ";"),
+        ];
         let bare = first.trim_start_matches(['r', 'R', 'u', 'b']);
         let opened = ends.iter().find_map(|(open, close)| Some((bare.strip_prefix(open)?, *close)));
         let Some((inner, close)) = opened else { break };

@@ -62,7 +62,8 @@ pub(super) fn missing(sort: &Sort, context: &Context<'_>, findings: &mut Finding
 pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
     let Some(side) = sort.side(context).filter(|_| !has_alternatives(context)) else { return };
     if sort.kind == EntryKind::TypeParam
-        && side.entry_of.iter().enumerate().any(|(at, _)| stands_for_more(sort, context, at))
+        && (is_callable_type(context)
+            || side.entry_of.iter().enumerate().any(|(at, _)| stands_for_more(sort, context, at)))
     {
         return;
     }
@@ -117,6 +118,13 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
 fn has_alternatives(context: &Context<'_>) -> bool {
     let header = context.slice(context.declaration().header());
     memchr::memmem::find(header.as_bytes(), b"#el").is_some()
+}
+
+/// Tells whether what a type declares can be called as a function, of which its comment then may speak.
+fn is_callable_type(context: &Context<'_>) -> bool {
+    let declarations = &context.file.outline.declarations;
+    context.declaration().kind == Kind::Interface
+        && declarations.iter().any(|member| member.owner == Some(context.id) && member.name == "()")
 }
 
 /// Tells whether the name of a type parameter is a macro's, which may stand for others: `typename NP_TEMPLATE_PARAMETERS`.
@@ -317,7 +325,9 @@ fn is_sentence(ty: &str) -> bool {
     const SMALL: &[&str] =
         &["a", "an", "the", "to", "with", "for", "from", "that", "which", "is", "in", "if", "when"];
     let words = || ty.split_whitespace();
-    (ty.ends_with('.') && words().count() > 3)
+    let says = |words: &&str| ty.contains(*words);
+    [" to be ", " that ", " which ", " whose ", " used "].iter().any(says)
+        || (ty.ends_with('.') && words().count() > 3)
         || (words().count() > 5
             && words().filter(|word| SMALL.contains(&word.to_lowercase().as_str())).count() > 1)
 }

@@ -108,3 +108,21 @@ def explain(vat):
 
     """
     return vat
+
+
+def described(vat, masses, lid):
+    """
+    Weigh a vat.
+
+    Parameters
+    ----------
+    vat: object to be weighed
+    masses : (n, m) masses by row
+    lid : (n,) array
+
+    Returns
+    -------
+    float
+        Its mass.
+    """
+    return 1.0

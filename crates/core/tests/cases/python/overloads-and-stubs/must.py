@@ -91,3 +91,27 @@ def extremes(loads: list[int]) -> tuple[float, float]:
         In kg.
     """
     return min(loads), max(loads)
+
+
+class Sealed:
+    """A vat that was sealed."""
+
+    def take(self, amount):
+        """Take from the vat.
+
+        Args:
+            amount: in litres
+
+        Returns:
+            What was taken.
+        """
+        del amount
+        raise NotImplementedError
+
+    def fill(self, amount):
+        """Not supported by sealed vats.
+
+        Raises:
+            OSError: always
+        """
+        raise OSError("sealed")

@@ -34,3 +34,13 @@ export interface Weighers {
    */
   narrowed: <Load>() => Weighers;
 }
+
+/**
+ * Packs what it is given.
+ *
+ * @typeParam C - what is packed
+ * @param crate - the crate to pack
+ */
+export interface Packs {
+  <C>(crate: C): C;
+}
