@@ -351,6 +351,9 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
     }
     let lower = summary.trim_start_matches("<p>").to_lowercase();
     let mut words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
+    if names_a_value(words.clone()) {
+        return true;
+    }
     matches!(
         (words.next(), words.next()),
         (Some("return" | "returns" | "get" | "gets" | "whether" | "yield" | "yields"), _)
@@ -360,6 +363,14 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
                 Some("if" | "whether")
             )
     )
+}
+
+/// Tells whether a summary is the name of a value, which then comes back: "The number of crates on the scale."
+fn names_a_value<'w>(mut words: impl Iterator<Item = &'w str>) -> bool {
+    let (first, second, third) = (words.next(), words.next(), words.next());
+    let counts =
+        |word: Option<&str>| matches!(word, Some("number" | "count" | "amount" | "sum" | "list" | "set"));
+    (first == Some("the") && counts(second) && third == Some("of")) || (counts(first) && second == Some("of"))
 }
 
 /// Returns the names of parameters that a comment speaks of without an entry.
@@ -479,8 +490,8 @@ fn told(source: &Source, doc: &DocComment) -> String {
 /// return the load`.
 fn sentence_answers(text: &str) -> bool {
     const PHRASES: &[&str] = &[
-        " is returned", " are returned", " be returned", "eturn value is ", "eturn value will ",
-        "eturn value indicates ", "eturn NULL", "eturns NULL",
+        " is returned", " are returned", " be returned", "he returned ", "eturn value is ",
+        "eturn value will ", "eturn value indicates ", "eturn NULL", "eturns NULL",
     ];
     // Most texts have no word of it.
     if memchr::memmem::find(text.as_bytes(), b"eturn").is_none() {
@@ -517,7 +528,14 @@ fn sentence_answers(text: &str) -> bool {
             && next.is_some_and(|next| !without_value.contains(&next));
         // An item of a list begins as it likes.
         let listed = before.trim_end().ends_with(['-', '*']);
+        // "If that fails, then this method returns zero", not "before this method returns control".
+        let named =
+            ["this function ", "this method "].iter().find_map(|subject| opening.strip_suffix(subject));
+        let when = ["when ", "before ", "until ", "after ", "once ", "if ", "while ", "as ", "that "];
+        let named = named.is_some_and(|before| !when.iter().any(|word| before.ends_with(word)))
+            && next.is_some_and(|next| !without_value.contains(&next));
         let opens = opening.is_empty() && (capital || listed)
+            || named
             || second
             || subjects.contains(&opening)
             || subjects.contains(&will)
@@ -664,6 +682,10 @@ mod tests {
         assert!(sentence_answers("If it returns \"true\", the crate is full."));
         assert!(sentence_answers("Given a crate, return its load."));
         assert!(!sentence_answers("Weighs it and returns to the start."));
+        assert!(sentence_answers("If it is empty, then this method returns zero."));
+        assert!(sentence_answers("@tip This function returns the load."));
+        assert!(sentence_answers("Weighs it. Note the returned load is in kg."));
+        assert!(!sentence_answers("Tares it before this method returns what it has."));
         assert!(sentence_answers("ensures - the scale is level - returns its load"));
         assert!(!sentence_answers("Weighs it and returns."));
         assert!(sentence_answers("Takes one crate out. Function returns 0 if it is empty."));
@@ -674,6 +696,10 @@ mod tests {
         assert!(summary_answers("Returns the weight."));
         assert!(summary_answers("Gets or sets it"));
         assert!(summary_answers("True if it is full"));
+        assert!(summary_answers("The number of crates on it."));
+        assert!(summary_answers("Checks whether it is full."));
+        assert!(!summary_answers("Checks the scale."));
+        assert!(!summary_answers("The number is weighed."));
         assert!(summary_answers("*Whether* it is full"));
         assert!(summary_answers(":class:`bool`: Whether it is full."));
         assert!(summary_answers("Optional[:class:`Crate`]: What lies on it."));

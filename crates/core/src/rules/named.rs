@@ -3,7 +3,7 @@
 
 use super::repair::{Repair, Rows, sorted_by_key};
 use super::{Context, Findings};
-use crate::model::{Construction, Declaration, Dialect, Entry, EntryKind, EntryName, Kind};
+use crate::model::{Construction, Declaration, Dialect, Entry, EntryKind, EntryName, Kind, Name};
 use crate::pairing::{Match, Side};
 use crate::text::{Edit, Span, is_filled_by_code, is_wordless};
 
@@ -62,8 +62,7 @@ pub(super) fn missing(sort: &Sort, context: &Context<'_>, findings: &mut Finding
 pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
     let Some(side) = sort.side(context).filter(|_| !has_alternatives(context)) else { return };
     if sort.kind == EntryKind::TypeParam
-        && (is_callable_type(context)
-            || side.entry_of.iter().enumerate().any(|(at, _)| stands_for_more(sort, context, at)))
+        && side.entry_of.iter().enumerate().any(|(at, _)| stands_for_more(sort, context, at))
     {
         return;
     }
@@ -81,6 +80,8 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
             Match::Renamed(_) | Match::Unknown
                 if is_set_aside(context, name.name.as_str()) || is_below_filled(context, name.span) => {}
             Match::Unknown if is_word_of_macro(context, name.name.as_str()) => {}
+            Match::Unknown | Match::Renamed(_)
+                if sort.kind == EntryKind::TypeParam && is_member_s(context, &name.name) => {}
             Match::Renamed(at) => {
                 let Some((meant, place)) = sort.at(context, at) else { continue };
                 let message = format!("`{entry}` names no {}; did you mean `{meant}`?", sort.word);
@@ -120,11 +121,14 @@ fn has_alternatives(context: &Context<'_>) -> bool {
     memchr::memmem::find(header.as_bytes(), b"#el").is_some()
 }
 
-/// Tells whether what a type declares can be called as a function, of which its comment then may speak.
-fn is_callable_type(context: &Context<'_>) -> bool {
-    let declarations = &context.file.outline.declarations;
-    context.declaration().kind == Kind::Interface
-        && declarations.iter().any(|member| member.owner == Some(context.id) && member.name == "()")
+/// Tells whether the name of an entry for a type parameter is that of a member's, of which the comment of a type may speak
+/// where the member is what the type is for.
+fn is_member_s(context: &Context<'_>, name: &Name) -> bool {
+    context.declaration().kind.is_type()
+        && context.file.outline.declarations.iter().any(|member| {
+            member.owner == Some(context.id)
+                && member.signature.type_parameters.iter().any(|taken| taken.name == *name)
+        })
 }
 
 /// Tells whether the name of a type parameter is a macro's, which may stand for others: `typename NP_TEMPLATE_PARAMETERS`.

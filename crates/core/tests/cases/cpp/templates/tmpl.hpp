@@ -65,3 +65,13 @@ public:
     /** Converts to bool. Is set when there is a load. */
     explicit operator bool() const;
 };
+
+/** Packs crates of a type.
+ * @tparam Crate the type
+ * @tparam Hand what packs it
+ */
+template <class Crate>
+struct Packer {
+    template <class Hand>
+    static void pack(Hand &hand);
+};
