@@ -168,7 +168,7 @@ impl Debt {
             let text = debtor.source.slice(doc.span).as_bytes();
             REFERRING.iter().any(|word| memchr::memmem::find(text, word).is_some())
         };
-        let owing = self.params.contains(&true) || self.returns;
+        let owing = self.params.contains(&true) || self.returns || !self.throws.is_empty();
         if demand.param != Owe::Always && owing && may_refer() {
             let text = told(debtor.source, doc).to_ascii_lowercase();
             let says = |phrases: &[&str]| phrases.iter().any(|phrase| text.contains(phrase));
@@ -180,6 +180,9 @@ impl Debt {
                 self.params.fill(false);
             }
             self.returns &= !all_elsewhere || demand.returns == Owe::Always;
+            if all_elsewhere && demand.throws != Owe::Always && !doc.has(EntryKind::Throws) {
+                self.throws.clear();
+            }
         }
     }
 
@@ -299,19 +302,21 @@ fn sends_elsewhere(text: &str) -> bool {
     const SENDS: &[&str] = &["see ", "please see ", "refer to ", "please refer to ", "see also "];
     const DETAILS: &[&str] = &["details", "information", "info"];
     let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". "));
-    sentences.map(|sentence| sentence.trim().trim_end_matches('.')).any(|sentence| {
-        let behind = SENDS.iter().find_map(|words| sentence.strip_prefix(words));
-        let place = match behind.and_then(|behind| behind.rsplit_once(" for ")) {
-            Some((place, what)) => DETAILS.iter().any(|word| what.ends_with(word)).then_some(place),
-            None => {
-                sentence.strip_prefix("for ").and_then(|led| led.split_once(", ")).and_then(|(what, rest)| {
-                    let told = DETAILS.iter().any(|word| what.ends_with(word));
-                    SENDS.iter().find_map(|words| rest.strip_prefix(words)).filter(|_| told)
-                })
-            }
-        };
-        place.is_some_and(is_code)
-    })
+    sentences.map(|sentence| sentence.trim().trim_start_matches("<p>").trim_end_matches('.')).any(
+        |sentence| {
+            let behind = SENDS.iter().find_map(|words| sentence.strip_prefix(words));
+            let place = match behind.and_then(|behind| behind.rsplit_once(" for ")) {
+                Some((place, what)) => DETAILS.iter().any(|word| what.ends_with(word)).then_some(place),
+                None => sentence.strip_prefix("for ").and_then(|led| led.split_once(", ")).and_then(
+                    |(what, rest)| {
+                        let told = DETAILS.iter().any(|word| what.ends_with(word));
+                        SENDS.iter().find_map(|words| rest.strip_prefix(words)).filter(|_| told)
+                    },
+                ),
+            };
+            place.is_some_and(is_code)
+        },
+    )
 }
 
 /// Tells whether what a reader is sent to is code, by how it is written, or the comment of it.
