@@ -19,7 +19,7 @@ use vinequill_core::rules;
 use vinequill_core::text::{Edit, Span};
 
 /// What every file of the cache opens with; another form has another number.
-const MAGIC: &[u8] = b"vinequill cache 3\n";
+const MAGIC: &[u8] = b"vinequill cache 4\n";
 
 /// Files of the cache that nobody has used for this long are removed.
 const KEPT_FOR: Duration = Duration::from_secs(60 * 60 * 24 * 30);
@@ -196,7 +196,7 @@ pub(crate) struct StoredReview {
     /// How many findings there are.
     count: usize,
     findings: Packed,
-    pub(crate) tallies: Vec<Tally>,
+    tallies: Packed,
     pub(crate) unparsed_bytes: u64,
 }
 
@@ -210,7 +210,12 @@ impl StoredReview {
         let mut count = 0;
         let stored = findings.iter().filter_map(StoredFinding::of).inspect(|_| count += 1);
         let findings = Packed::of_each(stored);
-        Self { index, count, findings, tallies: tallies.to_vec(), unparsed_bytes }
+        Self { index, count, findings, tallies: Packed::of(&tallies), unparsed_bytes }
+    }
+
+    /// Gives back what the declarations add to coverage.
+    pub(crate) fn tallies(&self) -> Vec<Tally> {
+        self.tallies.open()
     }
 
     /// Gives the findings back.
@@ -343,7 +348,7 @@ impl Cache {
     }
 
     /// Reads what is kept of the history; nothing where that is damaged or not there.
-    pub(crate) fn read_past<T: for<'de> Deserialize<'de>>(&self) -> Option<T> {
+    pub(crate) fn read_past<T: Send + for<'de> Deserialize<'de>>(&self) -> Option<T> {
         unpack(&std::fs::read(self.path.with_extension("past")).ok()?)
     }
 
@@ -377,13 +382,12 @@ fn program() -> Vec<u8> {
     stamp.map(|stamp| format!("{stamp:?}").into_bytes()).unwrap_or_default()
 }
 
-fn unpack<T: for<'de> Deserialize<'de>>(bytes: &[u8]) -> Option<T> {
+fn unpack<T: Send + for<'de> Deserialize<'de>>(bytes: &[u8]) -> Option<T> {
     let rest = bytes.strip_prefix(MAGIC)?;
     let (said, payload) = rest.split_at_checked(32)?;
-    if hash(payload) != said {
-        return None;
-    }
-    postcard::from_bytes(payload).ok()
+    // What is unpacked meanwhile is given to nobody before its hash is known.
+    let (is_whole, unpacked) = rayon::join(|| hash(payload) == said, || postcard::from_bytes(payload).ok());
+    unpacked.filter(|_| is_whole)
 }
 
 /// Removes files of the cache that nobody has used for long.

@@ -114,7 +114,7 @@ impl Reviewed {
             text,
             language: language.id.as_str(),
             findings,
-            tallies: review.map(|review| review.tallies.clone()).unwrap_or_default(),
+            tallies: review.map(StoredReview::tallies).unwrap_or_default(),
             unparsed_bytes: review.map_or(0, |review| review.unparsed_bytes),
         })
     }
@@ -267,8 +267,10 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
     let file = |at: usize| files.get(at).unwrap_or_else(|| &around[at - files.len()]);
     let count = files.len() + around.len();
     let pool = workers(jobs);
-    let (kept, note) = cache.map(Cache::read).unwrap_or_default();
-    let stamps: Vec<Option<Stamp>> = (0..count).map(|at| Stamp::of(&file(at).path)).collect();
+    let ((kept, note), stamps) = pool.join(
+        || cache.map(Cache::read).unwrap_or_default(),
+        || (0..count).map(|at| Stamp::of(&file(at).path)).collect::<Vec<Option<Stamp>>>(),
+    );
     let record = |at: usize| kept.files.get(file(at).shown.as_str()).filter(|_| file(at).given.is_none());
     let is_same = |at: usize| match (record(at), stamps[at]) {
         (Some(record), Some(stamp)) => kept.is_same(record, stamp),
