@@ -120,6 +120,8 @@ fn read_field(
     let misspelt = matches!(standing, MarkStanding::Near(_));
     let text = lines.text_span(lines.span_of(head.rest).start, rows.0, rows.1);
     match meaning {
+        // `:parameters:` over a list of them is no entry.
+        Some(Meaning::Entry(EntryKind::Param)) if misspelt && head.argument.trim().is_empty() => {}
         Some(Meaning::Entry(kind)) => {
             doc.entries.push(read_entry(lines, kind, head, (text, rows)));
         }

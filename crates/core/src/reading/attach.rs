@@ -222,16 +222,24 @@ fn before_brace(outline: &Outline, source: &Source, name_end: u32) -> Option<Com
 /// beginning of the same.
 #[must_use]
 pub fn goes_on_from(outline: &Outline, source: &Source, comment: CommentId) -> Option<CommentId> {
-    let above = (comment.0 as usize).checked_sub(1)?;
-    let (first, second) = (&outline.comments[above], outline.comment(comment));
-    let gap = source.slice(Span::new(first.span.end, second.span.start));
-    let begins = first.standing == Doc::Yes
-        && !first.attached
-        && is_lines(first.carrier)
-        && gap.trim().is_empty()
-        && gap.matches('\n').count() <= 1
-        && !is_trailing(source, first.span);
-    (begins && !is_lines(second.carrier)).then(|| id(above))
+    let block = outline.comment(comment);
+    if is_lines(block.carrier) {
+        return None;
+    }
+    let mut below = block.span.start;
+    for (at, above) in outline.comments[..comment.0 as usize].iter().enumerate().rev() {
+        let gap = source.slice(Span::new(above.span.end, below));
+        let adjoins = gap.trim().is_empty() && gap.matches('\n').count() <= 1;
+        if !adjoins || !is_lines(above.carrier) || is_trailing(source, above.span) {
+            return None;
+        }
+        if above.standing == Doc::Yes {
+            return (!above.attached).then(|| id(at));
+        }
+        // Ordinary lines may stand between the two.
+        below = above.span.start;
+    }
+    None
 }
 
 const fn is_lines(carrier: Carrier) -> bool {

@@ -181,11 +181,12 @@ pub(super) fn never_happens(source: &Source, thrown: Span) -> bool {
     })
 }
 
-/// Tells whether an exception says by its name that what throws it is to be written elsewhere.
-pub(super) fn stands_for_another(ty: &str) -> bool {
-    ["NotSupported", "NotImplemented", "Unsupported", "Unimplemented", "Abstract"]
-        .iter()
-        .any(|part| ty.contains(part))
+/// Tells whether what throws is to be written elsewhere, as the exception's name says or a mark in its header.
+pub(super) fn stands_for_another(ty: &str, header: &str) -> bool {
+    header.trim_start().starts_with("virtual ")
+        || ["NotSupported", "NotImplemented", "Unsupported", "Unimplemented", "Abstract"]
+            .iter()
+            .any(|part| ty.contains(part))
 }
 
 /// Tells whether a condition stands behind what is thrown: `raise NotSupported unless pressed`.

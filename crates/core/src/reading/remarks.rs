@@ -67,7 +67,7 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         " odd ", "for plugins", "should never", "assumes ", " is only done", "is defined in",
         "are defined in", "are defined by", "subject to removal", "subject for removal", "future release",
         "incompatible release", "now deprecated", " saves ", " improves ", "only be enabled", "unsafe",
-        "circular", "side effect of", "the following", "names of these", "quick and ",
+        "circular", "side effect of", "the following", "names of these", "quick and ", " dummy ",
     ];
     // What begins so leads elsewhere, or says what for.
     let leads = lower.trim_start_matches(|c: char| !c.is_alphabetic());

@@ -717,7 +717,7 @@ fn conclude<N>(walk: &mut Walk<'_, N>, language: &super::Language) {
         let declaration = &walk.outline.declarations[at];
         let body = Span::new(declaration.header_end, declaration.span.end.max(declaration.header_end));
         if let [only] = &mut thrown[..]
-            && flow::stands_for_another(only.ty.as_str())
+            && flow::stands_for_another(only.ty.as_str(), walk.source.slice(declaration.header()))
             && flow::only_throws(walk.source.slice(body))
             && !flow::is_conditional(walk.source, only.span)
         {

@@ -494,6 +494,10 @@ fn code_spans(context: &Context<'_>, sign: &'static str, findings: &mut Findings
             report_span(sign, span, findings);
         }
         last_row = Some(line.row);
+        // A cell of a table may go on in the line below (reStructuredText, "Grid Tables").
+        if bare.starts_with('|') && bare.trim_end().ends_with('|') {
+            continue;
+        }
         let mut at = 0;
         while let Some(found) = line.text[at..].find('`') {
             let start = at + found;

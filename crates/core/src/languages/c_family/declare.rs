@@ -299,10 +299,22 @@ fn read_marks<'t>(walk: &Walk<'t, C>, node: Node<'t>, function: Node<'t>, declar
         .any(|word| matches!(walk.text(word), "override" | "final"));
     // Attributes may have been blanked: the source tells.
     let head = walk.source.slice(Span::new(walk.span(node).start, declaration.header_end));
-    declaration.deprecated = without_comments(head).to_ascii_lowercase().contains("deprecated");
+    declaration.deprecated = without_comments(head)
+        .split(|c: char| !(c.is_alphanumeric() || c == '_'))
+        .any(|word| says_deprecated(word));
     if declaration.deprecated {
         declaration.excuses.push(Excuse::Deprecated);
     }
+}
+
+/// Tells whether a word of a header is an attribute or a macro that marks what is deprecated: `deprecated`,
+/// `YARD_DEPRECATED_FOR`, not the name of a type, `yard_handler_is_deprecated`.
+fn says_deprecated(word: &str) -> bool {
+    let bare = word.trim_matches('_');
+    let lower = bare.to_ascii_lowercase();
+    lower == "deprecated"
+        || lower.starts_with("deprecated_")
+        || (lower.contains("deprecated") && !bare.chars().any(char::is_lowercase))
 }
 
 /// Returns a header without the comments in it, which may speak of anything.

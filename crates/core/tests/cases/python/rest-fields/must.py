@@ -104,3 +104,22 @@ def halt(channel):
     run
     """
     return channel
+
+
+class Board:
+    """A board of channels.
+
+    :parameters:
+        channel : String
+            Its name.
+        lines: Integer
+            How many it has.
+
+    +-----------+----------------------+-----------------+
+    | ``lines`` | ``1.0 + channels / ( | How many it has |
+    |           | 2.0 * banks)``       | by default.     |
+    +-----------+----------------------+-----------------+
+    """
+
+    def __init__(self, channel, lines=2):
+        self.channel = channel
