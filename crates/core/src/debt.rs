@@ -529,7 +529,7 @@ fn sentence_answers(text: &str) -> bool {
             "", "to", "from", "control", "early", "immediately", "when", "if", "at", "once", "without",
             "with",
         ];
-        let second = (opening.ends_with(" and ") || opening.ends_with(", "))
+        let second = (opening == "and " || opening.ends_with(" and ") || opening.ends_with(", "))
             && next.is_some_and(|next| !without_value.contains(&next));
         // An item of a list begins as it likes.
         let listed = before.trim_end().ends_with(['-', '*']);
@@ -687,6 +687,7 @@ mod tests {
         assert!(sentence_answers("If it returns \"true\", the crate is full."));
         assert!(sentence_answers("Given a crate, return its load."));
         assert!(!sentence_answers("Weighs it and returns to the start."));
+        assert!(sentence_answers("Weighs it. And returns its load."));
         assert!(sentence_answers("If it is empty, then this method returns zero."));
         assert!(sentence_answers("@tip This function returns the load."));
         assert!(sentence_answers("Weighs it. Note the returned load is in kg."));

@@ -72,8 +72,10 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
             (from..limit).find(|&row| !lines.is_blank(row) && lines.indent(row) <= heading.indent)
         };
         let mut end = past(heading.row + 1).unwrap_or(limit);
-        // A list that a blank line parts from the heading is one wherever it begins.
-        let gap = end > heading.row + 1 && (heading.row + 1..end).all(|row| lines.is_blank(row));
+        // A list of entries that a blank line parts from the heading is one wherever it begins.
+        let gap = heading.kind.is_some()
+            && end > heading.row + 1
+            && (heading.row + 1..end).all(|row| lines.is_blank(row));
         while gap
             && end < limit
             && lines.indent(end) == heading.indent

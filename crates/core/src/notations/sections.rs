@@ -90,6 +90,10 @@ pub(super) fn near_title(text: &str) -> Option<(&'static str, Option<EntryKind>)
         return None;
     }
     let lower = text.to_lowercase();
+    // A word of its own, near to `Yields`.
+    if lower == "fields" {
+        return None;
+    }
     let holding = TITLES.iter().filter(|(known, _, kind)| kind.is_some() && known.len() >= 4);
     let near = nearest(&lower, holding.map(|(known, ..)| *known))?;
     TITLES.iter().find(|(known, ..)| *known == near).map(|&(_, title, kind)| (title, kind))

@@ -80,6 +80,7 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
             Match::Renamed(_) | Match::Unknown
                 if is_set_aside(context, name.name.as_str()) || is_below_filled(context, name.span) => {}
             Match::Unknown if is_word_of_macro(context, name.name.as_str()) => {}
+            Match::Unknown if is_key_of_another(context, written) => {}
             Match::Unknown | Match::Renamed(_)
                 if sort.kind == EntryKind::TypeParam && is_member_s(context, &name.name) => {}
             Match::Renamed(at) => {
@@ -119,6 +120,18 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
 fn has_alternatives(context: &Context<'_>) -> bool {
     let header = context.slice(context.declaration().header());
     memchr::memmem::find(header.as_bytes(), b"#el").is_some()
+}
+
+/// Tells whether an entry in a section of keywords may be a key of a parameter whose own entry ends with a colon: "the
+/// crates, by".
+fn is_key_of_another(context: &Context<'_>, entry: &Entry) -> bool {
+    let section = (entry.section as usize).checked_sub(1).and_then(|at| context.doc.sections.get(at));
+    section.is_some_and(|section| section.title.starts_with("Keyword"))
+        && context
+            .doc
+            .entries_of(entry.kind)
+            .filter(|other| other.section != entry.section)
+            .any(|other| other.text.is_some_and(|text| context.slice(text).trim_end().ends_with(':')))
 }
 
 /// Tells whether the name of an entry for a type parameter is that of a member's, of which the comment of a type may speak
@@ -330,7 +343,7 @@ fn is_sentence(ty: &str) -> bool {
         &["a", "an", "the", "to", "with", "for", "from", "that", "which", "is", "in", "if", "when"];
     let words = || ty.split_whitespace();
     let says = |words: &&str| ty.contains(*words);
-    [" to be ", " that ", " which ", " whose ", " used "].iter().any(says)
+    [" to ", " that ", " which ", " whose ", " used "].iter().any(says)
         || (ty.ends_with('.') && words().count() > 3)
         || (words().count() > 5
             && words().filter(|word| SMALL.contains(&word.to_lowercase().as_str())).count() > 1)

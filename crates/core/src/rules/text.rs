@@ -31,7 +31,8 @@ fn placeholder(context: &Context<'_>, findings: &mut Findings<'_>) {
     let fills = ["pad", "dummy", "reserved", "unused"]
         .iter()
         .any(|word| name.trim_start_matches('_').starts_with(word));
-    if let Some(span) = doc.summary
+    // A heading of Markdown names what follows.
+    if let Some(span) = doc.summary.filter(|span| !context.slice(*span).starts_with('#'))
         && is_placeholder(&doc.prose(context.file.source, span), name, own)
         && !(fills && context.declaration().kind == Kind::Field)
     {

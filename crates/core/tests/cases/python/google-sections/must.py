@@ -69,3 +69,24 @@ def j(x):
        pass
      ```
     """
+
+
+class Ledger:
+    """What was weighed.
+
+    Fields:
+      day: the day of the last entry, which only the thread that writes
+        may look at.
+    """
+
+
+def k(load):
+    """Weigh a load.
+
+    Args:
+        load: what to weigh, in the following form:
+
+    Keyword Args:
+        crate: the crate
+        mass: its mass
+    """

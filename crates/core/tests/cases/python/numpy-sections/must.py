@@ -126,3 +126,22 @@ def described(vat, masses, lid):
         Its mass.
     """
     return 1.0
+
+
+class Press:
+    """
+    ## Description
+
+    Presses must until nothing is left in it.
+    """
+
+    def queue(self, must):
+        """Queue must to be pressed.
+
+        Parameters
+        ----------
+        must : must to press
+
+        And returns a number. It is called for later.
+        """
+        return 1
