@@ -299,9 +299,8 @@ fn read_marks<'t>(walk: &Walk<'t, C>, node: Node<'t>, function: Node<'t>, declar
         .any(|word| matches!(walk.text(word), "override" | "final"));
     // Attributes may have been blanked: the source tells.
     let head = walk.source.slice(Span::new(walk.span(node).start, declaration.header_end));
-    declaration.deprecated = without_comments(head)
-        .split(|c: char| !(c.is_alphanumeric() || c == '_'))
-        .any(|word| says_deprecated(word));
+    declaration.deprecated =
+        without_comments(head).split(|c: char| !(c.is_alphanumeric() || c == '_')).any(says_deprecated);
     if declaration.deprecated {
         declaration.excuses.push(Excuse::Deprecated);
     }
