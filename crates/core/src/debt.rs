@@ -89,7 +89,9 @@ impl Debt {
         // What has its entry asks for no words besides.
         let by_text = returns && demand.returns != Owe::Always && !doc.has(EntryKind::Returns);
         let named = !thrown.is_empty() && demand.throws != Owe::Always;
-        returns &= demand.returns == Owe::Always || !summary_answers(&summary);
+        // Whoever gave the parameters entries gives one to what comes back.
+        let named_in_prose = !has_params && names_a_value(&summary);
+        returns &= demand.returns == Owe::Always || !(named_in_prose || summary_answers(&summary));
         if (by_text && returns) || named {
             let text = told(debtor.source, doc);
             let whole = debtor.source.slice(doc.span);
@@ -356,26 +358,28 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
     }
     let lower = summary.trim_start_matches("<p>").to_lowercase();
     let mut words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
-    if names_a_value(words.clone()) {
-        return true;
-    }
     matches!(
         (words.next(), words.next()),
         (Some("return" | "returns" | "get" | "gets" | "whether" | "yield" | "yields"), _)
             | (Some("true"), Some("if"))
-            | (
-                Some("check" | "checks" | "test" | "tests" | "tell" | "tells" | "determine" | "determines"),
-                Some("if" | "whether")
-            )
     )
 }
 
-/// Tells whether a summary is the name of a value, which then comes back: "The number of crates on the scale."
-fn names_a_value<'w>(mut words: impl Iterator<Item = &'w str>) -> bool {
+/// Tells whether a summary names the value that comes back, or the question that it answers: "The number of crates on the
+/// scale", "Checks whether it is full".
+fn names_a_value(summary: &str) -> bool {
+    let lower = summary.to_lowercase();
+    let mut words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
     let (first, second, third) = (words.next(), words.next(), words.next());
     let counts =
         |word: Option<&str>| matches!(word, Some("number" | "count" | "amount" | "sum" | "list" | "set"));
-    (first == Some("the") && counts(second) && third == Some("of")) || (counts(first) && second == Some("of"))
+    let asks = matches!(
+        first,
+        Some("check" | "checks" | "test" | "tests" | "tell" | "tells" | "determine" | "determines")
+    );
+    (asks && matches!(second, Some("if" | "whether")))
+        || (first == Some("the") && counts(second) && third == Some("of"))
+        || (counts(first) && second == Some("of"))
 }
 
 /// Returns the names of parameters that a comment speaks of without an entry.
@@ -647,8 +651,8 @@ pub(crate) fn is_documented(
 #[cfg(test)]
 mod tests {
     use super::{
-        LIKE_ANOTHER, PARAMS_ELSEWHERE, REFERRING, WHOLE_ELSEWHERE, sends_elsewhere, sentence_answers,
-        summary_answers,
+        LIKE_ANOTHER, PARAMS_ELSEWHERE, REFERRING, WHOLE_ELSEWHERE, names_a_value, sends_elsewhere,
+        sentence_answers, summary_answers,
     };
 
     #[test]
@@ -698,14 +702,18 @@ mod tests {
     }
 
     #[test]
+    fn summaries_may_name_the_value_or_the_question_that_it_answers() {
+        assert!(names_a_value("The number of crates on it."));
+        assert!(names_a_value("Checks whether it is full."));
+        assert!(!names_a_value("Checks the scale."));
+        assert!(!names_a_value("The number is weighed."));
+    }
+
+    #[test]
     fn summaries_that_say_what_comes_back_answer_for_it() {
         assert!(summary_answers("Returns the weight."));
         assert!(summary_answers("Gets or sets it"));
         assert!(summary_answers("True if it is full"));
-        assert!(summary_answers("The number of crates on it."));
-        assert!(summary_answers("Checks whether it is full."));
-        assert!(!summary_answers("Checks the scale."));
-        assert!(!summary_answers("The number is weighed."));
         assert!(summary_answers("*Whether* it is full"));
         assert!(summary_answers(":class:`bool`: Whether it is full."));
         assert!(summary_answers("Optional[:class:`Crate`]: What lies on it."));
