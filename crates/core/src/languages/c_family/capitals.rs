@@ -79,7 +79,8 @@ impl Pass<'_> {
         let doubled = self.code.get(from + 1).is_some_and(|inner| inner.is(b'('))
             && upto > 0
             && self.code[upto - 1].is(b')');
-        if doubled && head.types > 1 {
+        // `EXTERN(int) name OF((parameters))`: a macro in capitals may stand for the type.
+        if doubled && head.types + head.capitals.len() > 1 && head.types > 0 {
             // `name OF((parameters))`
             self.blank_lexeme(at);
             self.blank_lexeme(from);
@@ -168,12 +169,17 @@ impl Pass<'_> {
                 let alone = is_capital(self.word(*next))
                     && matches!(items.get(number + 4), Some(Item::Word(_) | Item::Sign(b'*' | b'&', _)))
                     || self.word(from + 1) == self.word(*next);
+                // `EXTERN(type) name OF((…))`
+                let list = match items.get(number + 3) {
+                    Some(Item::Word(at)) if is_capital(self.word(*at)) => number + 4,
+                    _ => number + 3,
+                };
                 let wraps_type = !specified
                     && !alone
-                    && matches!(items.get(number + 3), Some(Item::Group(open, _)) if self.code[*open].is(b'('))
+                    && matches!(items.get(list), Some(Item::Group(open, _)) if self.code[*open].is(b'('))
                     && !QUALIFIERS.contains(&self.word(*next))
                     && !TYPES.contains(&self.word(*next))
-                    && !self.declares_list(items.get(number + 4..).unwrap_or_default())
+                    && !self.declares_list(items.get(list + 1..).unwrap_or_default())
                     && self.is_type_text(from + 1, upto);
                 if wraps_type {
                     self.blank_lexeme(at);

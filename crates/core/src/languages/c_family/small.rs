@@ -35,6 +35,17 @@ impl Pass<'_> {
                 }
                 return Some(items.len());
             }
+            // `int weigh(const load *load) no_throw warn_unused;`
+            if head.listed && !head.is_bare() && self.are_words_behind_types(items, number) {
+                for item in &items[number..] {
+                    if let Item::Word(at) = *item
+                        && !BEHIND_LISTS.contains(&self.word(at))
+                    {
+                        self.blank_lexeme(at);
+                    }
+                }
+                return Some(items.len());
+            }
             return Some(number + 1);
         }
         let behind_array = number > 1
@@ -115,6 +126,26 @@ impl Pass<'_> {
             Item::Sign(..) | Item::Other(_) => false,
         });
         all && calls > 0
+    }
+
+    /// Tells whether items directly behind a list of parameters that have types, unlike those of an old definition, are
+    /// words and nothing else.
+    fn are_words_behind_types(&self, items: &[Item], number: usize) -> bool {
+        let typed = number > 0
+            && matches!(items[number - 1], Item::Group(open, close) if {
+                let inner = &self.code[open + 1..close];
+                let is_word = |lexeme: &Lexeme| matches!(lexeme.sort, Sort::Word);
+                inner.windows(2).any(|two| is_word(&two[0]) && (is_word(&two[1]) || two[1].is(b'*')))
+                    || matches!(inner, [only] if is_word(only) && self.word(open + 1) == "void")
+            });
+        typed
+            && near(&items[number..]).len() == items.len() - number
+            && items[number..].iter().all(|item| {
+                matches!(item, Item::Word(at) if !TYPES.contains(&self.word(*at))
+                    && !NO_NAMES.contains(&self.word(*at))
+                    && !QUALIFIERS.contains(&self.word(*at))
+                    && !matches!(self.word(*at), "struct" | "class" | "union" | "enum" | "requires"))
+            })
     }
 
     /// Tells whether nothing but literals stands in parentheses.

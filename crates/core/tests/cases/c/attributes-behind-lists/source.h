@@ -25,3 +25,17 @@ extern void whole_of(dev_t number, char *name,
  */
 extern void print_device(FILE *, long = 0);
 #endif
+
+/** Fills a crate. */
+YARD_API(crate_status) fill(struct crate *crate,
+		const crate_filler *filler)
+		no_throw warn_unused;
+
+/** Empties all. */
+extern int empty_all(void) no_throw warn_unused;
+
+int old_style(first, second)
+  crate_number first;
+{
+  return 0;
+}

@@ -15,6 +15,14 @@ TANK_DEPRECATED("use fill") void tank_pour(void);
 
 /** Old form. */
 extern int tank_old OF((int a, int b));
+/** Counts the crates of a yard. */
+YARD_F( int )
+count_crates YARD_P((
+	struct yard *yard,
+	int first ));
+
+/** Forgets a yard. */
+YARD_F( void ) forget YARD_P((struct yard *yard));
 
 __attribute__((noreturn)) void tank_die(void);
 
