@@ -177,6 +177,7 @@ impl Debt {
             let begins = |phrase: &&str| text.trim_start().starts_with(*phrase);
             let all_elsewhere = says(WHOLE_ELSEWHERE)
                 || LIKE_ANOTHER.iter().any(begins)
+                || is_unsupported(&text)
                 || (doc.entries_of(EntryKind::Param).next().is_none() && sends_elsewhere(&text));
             if all_elsewhere || says(PARAMS_ELSEWHERE) {
                 self.params.fill(false);
@@ -270,10 +271,10 @@ const WHOLE_ELSEWHERE: &[&str] = &[
     "for documentation)",
 ];
 
-/// Words, in lower case, with which a comment begins that leaves all to another, or to nobody.
+/// Words, in lower case, with which a comment begins that leaves all to another.
 const LIKE_ANOTHER: &[&str] = &[
     "same as ", "alias for ", "alias of ", "an alias for ", "an alias of ", "behaves identically to ",
-    "identical to ", "shortcut for ", "a shortcut for ", "not supported", "unsupported",
+    "identical to ", "shortcut for ", "a shortcut for ",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for the parameters.
@@ -319,6 +320,15 @@ fn sends_elsewhere(text: &str) -> bool {
             place.is_some_and(is_code)
         },
     )
+}
+
+/// Tells whether a text, in lower case, says no more than that nothing is done: "Not supported by sealed crates."
+fn is_unsupported(text: &str) -> bool {
+    let mut paragraphs = text.split('\n').map(str::trim).filter(|paragraph| !paragraph.is_empty());
+    let first = paragraphs.next().unwrap_or_default();
+    let begins = ["not supported", "unsupported"].iter().any(|words| first.starts_with(words));
+    // Headings of entries say nothing themselves.
+    begins && !first.contains(". ") && paragraphs.all(|paragraph| paragraph.ends_with(':'))
 }
 
 /// Tells whether what a reader is sent to is code, by how it is written, or the comment of it.
@@ -651,8 +661,8 @@ pub(crate) fn is_documented(
 #[cfg(test)]
 mod tests {
     use super::{
-        LIKE_ANOTHER, PARAMS_ELSEWHERE, REFERRING, WHOLE_ELSEWHERE, names_a_value, sends_elsewhere,
-        sentence_answers, summary_answers,
+        LIKE_ANOTHER, PARAMS_ELSEWHERE, REFERRING, WHOLE_ELSEWHERE, is_unsupported, names_a_value,
+        sends_elsewhere, sentence_answers, summary_answers,
     };
 
     #[test]
@@ -665,6 +675,13 @@ mod tests {
                 "{phrase}: no word of it is looked for"
             );
         }
+    }
+
+    #[test]
+    fn what_is_not_supported_asks_for_no_entries() {
+        assert!(is_unsupported("not supported by sealed crates."));
+        assert!(!is_unsupported("not supported by sealed crates. opens the crate."));
+        assert!(!is_unsupported("opens the crate."));
     }
 
     #[test]
