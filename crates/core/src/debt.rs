@@ -302,24 +302,26 @@ const PARAMS_ELSEWHERE: &[&str] = &[
 /// Tells whether a sentence of a text, in lower case, sends its reader to other code: "See `weigh` for details", "for
 /// more information, see `weigh`".
 fn sends_elsewhere(text: &str) -> bool {
+    let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". "));
+    sentences
+        .map(|sentence| sentence.trim().trim_start_matches("<p>").trim_end_matches('.'))
+        .filter_map(place_of_details)
+        .any(is_code)
+}
+
+/// Returns where a sentence, in lower case, sends its reader for details.
+fn place_of_details(sentence: &str) -> Option<&str> {
     const SENDS: &[&str] = &["see ", "please see ", "refer to ", "please refer to ", "see also "];
     const DETAILS: &[&str] = &["details", "information", "info"];
-    let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". "));
-    sentences.map(|sentence| sentence.trim().trim_start_matches("<p>").trim_end_matches('.')).any(
-        |sentence| {
-            let behind = SENDS.iter().find_map(|words| sentence.strip_prefix(words));
-            let place = match behind.and_then(|behind| behind.rsplit_once(" for ")) {
-                Some((place, what)) => DETAILS.iter().any(|word| what.ends_with(word)).then_some(place),
-                None => sentence.strip_prefix("for ").and_then(|led| led.split_once(", ")).and_then(
-                    |(what, rest)| {
-                        let told = DETAILS.iter().any(|word| what.ends_with(word));
-                        SENDS.iter().find_map(|words| rest.strip_prefix(words)).filter(|_| told)
-                    },
-                ),
-            };
-            place.is_some_and(is_code)
-        },
-    )
+    let sent = |text: &str| SENDS.iter().find(|words| text.starts_with(**words)).map(|words| words.len());
+    let (what, place) = if let Some(behind) = sent(sentence) {
+        let (place, what) = sentence[behind..].rsplit_once(" for ")?;
+        (what, place)
+    } else {
+        let (what, rest) = sentence.strip_prefix("for ")?.split_once(", ")?;
+        (what, &rest[sent(rest)?..])
+    };
+    DETAILS.iter().any(|word| what.ends_with(word)).then_some(place)
 }
 
 /// Tells whether a text, in lower case, says no more than that nothing is done: "Not supported by sealed crates."

@@ -62,6 +62,7 @@ pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
             // What is left unused has no name; the comment may well give it one.
             ParamName::Named(name) if name.as_str().bytes().all(|b| b == b'_') => Slot::Nameless,
             ParamName::Named(name) => {
+                // Its keys are told one by one like what a rest takes, and as seldom beside an entry of its own.
                 let variadic = if parameter.keyed { Variadic::Positional } else { parameter.variadic };
                 Slot::Named(told.as_ref().unwrap_or(name), variadic)
             }

@@ -82,7 +82,7 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
             Match::Unknown if is_word_of_macro(context, name.name.as_str()) => {}
             Match::Unknown if is_key_of_another(context, written) => {}
             Match::Unknown | Match::Renamed(_)
-                if sort.kind == EntryKind::TypeParam && is_member_s(context, &name.name) => {}
+                if sort.kind == EntryKind::TypeParam && is_of_a_member(context, &name.name) => {}
             Match::Renamed(at) => {
                 let Some((meant, place)) = sort.at(context, at) else { continue };
                 let message = format!("`{entry}` names no {}; did you mean `{meant}`?", sort.word);
@@ -136,7 +136,7 @@ fn is_key_of_another(context: &Context<'_>, entry: &Entry) -> bool {
 
 /// Tells whether the name of an entry for a type parameter is that of a member's, of which the comment of a type may speak
 /// where the member is what the type is for.
-fn is_member_s(context: &Context<'_>, name: &Name) -> bool {
+fn is_of_a_member(context: &Context<'_>, name: &Name) -> bool {
     context.declaration().kind.is_type()
         && context.file.outline.declarations.iter().any(|member| {
             member.owner == Some(context.id)

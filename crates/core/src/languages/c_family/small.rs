@@ -25,23 +25,15 @@ impl Pass<'_> {
                 self.blank_lexeme(at);
             }
             // `void log(const char *form, ...) cold printf_like(1, 2) sentinel;`
-            if head.listed && !head.is_bare() && self.are_attributes(&items[number..]) {
+            // `int weigh(const load *load) no_throw warn_unused;`
+            let attributes =
+                || self.are_attributes(&items[number..]) || self.are_words_behind_types(items, number);
+            if head.listed && !head.is_bare() && attributes() {
                 for item in &items[number..] {
                     match *item {
                         Item::Word(at) if !BEHIND_LISTS.contains(&self.word(at)) => self.blank_lexeme(at),
                         Item::Group(from, upto) => self.blank_lexemes(from, upto),
                         _ => {}
-                    }
-                }
-                return Some(items.len());
-            }
-            // `int weigh(const load *load) no_throw warn_unused;`
-            if head.listed && !head.is_bare() && self.are_words_behind_types(items, number) {
-                for item in &items[number..] {
-                    if let Item::Word(at) = *item
-                        && !BEHIND_LISTS.contains(&self.word(at))
-                    {
-                        self.blank_lexeme(at);
                     }
                 }
                 return Some(items.len());
