@@ -5,6 +5,7 @@ mod accepted;
 mod cache;
 mod config;
 mod decode;
+mod generated;
 mod held;
 mod history;
 mod run;

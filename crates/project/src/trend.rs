@@ -12,8 +12,9 @@ use vinequill_core::review::{self, FileReading};
 use vinequill_core::settings::Settings;
 use vinequill_core::text::Source;
 
+use crate::generated::is_generated;
 use crate::history::{BlobId, Files, HistoryFailure, InRevision, Repository, Step};
-use crate::run::{HELD_BYTES, in_order, is_generated, spread, workers};
+use crate::run::{HELD_BYTES, in_order, spread, workers};
 use crate::{Found, Nested};
 
 /// The numbers of one commit.
