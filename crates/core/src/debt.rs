@@ -101,12 +101,14 @@ impl Debt {
                 !named || has_entry(doc, thrown) || !names_exception((&text, whole), thrown)
             });
         }
+        // "A crate yields itself."
+        let yields_by_text = || by_text && told(debtor.source, doc).contains(" yields ");
         let owed = |list: Vec<bool>, owed: bool| list.into_iter().map(|each| each && owed).collect();
         let mut out = Self {
             params: owed(full.params, params),
             typeparams: owed(full.typeparams, typeparams),
             returns: full.returns && returns,
-            yields: full.yields && returns && !iterates(&summary),
+            yields: full.yields && returns && !iterates(&summary) && !yields_by_text(),
             throws: thrown,
             passed: throws,
         };
@@ -254,7 +256,7 @@ pub(crate) fn spoken_of(text: &str) -> Vec<&str> {
 /// Parts of words without which a comment sends its reader nowhere: one of them is in each phrase below.
 const REFERRING: &[&[u8]] = &[
     b"same", b"Same", b"ocument", b"escri", b"etails", b"nformation", b"lias ", b"rameters as",
-    b"guments as", b"dentical", b"hortcut for", b"supported",
+    b"guments as", b"dentical", b"hortcut for", b"supported", b"for the parameters", b"for the arguments",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for everything.
@@ -311,7 +313,7 @@ fn sends_elsewhere(text: &str) -> bool {
 
 /// Returns where a sentence, in lower case, sends its reader for details.
 fn place_of_details(sentence: &str) -> Option<&str> {
-    const SENDS: &[&str] = &["see ", "please see ", "refer to ", "please refer to ", "see also "];
+    const SENDS: &[&str] = &["see ", "- see ", "please see ", "refer to ", "please refer to ", "see also "];
     const DETAILS: &[&str] = &["details", "information", "info"];
     let sent = |text: &str| SENDS.iter().find(|words| text.starts_with(**words)).map(|words| words.len());
     let (what, place) = if let Some(behind) = sent(sentence) {
@@ -321,7 +323,9 @@ fn place_of_details(sentence: &str) -> Option<&str> {
         let (what, rest) = sentence.strip_prefix("for ")?.split_once(", ")?;
         (what, &rest[sent(rest)?..])
     };
-    DETAILS.iter().any(|word| what.ends_with(word)).then_some(place)
+    let is_asked = |word: &&str| what.ends_with(*word);
+    (DETAILS.iter().any(is_asked) || ["parameters", "arguments"].iter().any(|word| what.contains(word)))
+        .then_some(place)
 }
 
 /// Tells whether a text, in lower case, says no more than that nothing is done: "Not supported by sealed crates."
@@ -335,7 +339,8 @@ fn is_unsupported(text: &str) -> bool {
 
 /// Tells whether what a reader is sent to is code, by how it is written, or the comment of it.
 fn is_code(place: &str) -> bool {
-    place.contains(['_', '(', '`', '#', '\\', '@'])
+    place == "above"
+        || place.contains(['_', '(', '`', '#', '\\', '@'])
         || place.contains("::")
         || ["documentation", "docstring"].iter().any(|word| place.contains(word))
 }
@@ -690,6 +695,7 @@ mod tests {
     fn a_text_may_send_its_reader_to_other_code() {
         assert!(sends_elsewhere("weighs a crate. see weigh_all() for more details. "));
         assert!(sends_elsewhere("weighs a crate. \n for further information, see `weigh`."));
+        assert!(sends_elsewhere("weighs a crate. - see above for the parameters and the return value. "));
         assert!(sends_elsewhere("refer to the documentation of this class for more information."));
         assert!(!sends_elsewhere("weighs a crate. for details on the law, see the handbook."));
         assert!(!sends_elsewhere("weighs a crate. see the scale for its load."));

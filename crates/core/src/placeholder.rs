@@ -26,7 +26,7 @@ pub(crate) fn is_placeholder(text: &str, name: &str, own: &str) -> bool {
     let lower = text.to_lowercase();
     let bare = lower.trim_matches(|c: char| !c.is_alphanumeric());
     // What is called so is named, not left open.
-    if bare == name.to_lowercase() {
+    if bare == name.to_lowercase() || lower.ends_with('=') {
         return false;
     }
     if matches!(
@@ -83,9 +83,14 @@ mod tests {
         ] {
             assert!(is_placeholder(text, "load", "TODO: describe"), "{text}");
         }
-        for text in
-            ["Description of the harvest in kg", "the load", "TODO list of the press", "\"summary\"", ""]
-        {
+        for text in [
+            "SUMMARY=",
+            "Description of the harvest in kg",
+            "the load",
+            "TODO list of the press",
+            "\"summary\"",
+            "",
+        ] {
             assert!(!is_placeholder(text, "load", "TODO: describe"), "{text}");
         }
     }

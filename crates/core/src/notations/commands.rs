@@ -224,7 +224,7 @@ fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, ch
                     describe_past(doc, lines, (at, lines.span_of(name).end), end(0).max(at + 1), opens);
                 }
                 above => {
-                    let from = above.map_or(0, |&(at, ..)| at + 1);
+                    let from = above.map_or_else(|| below_name(lines), |&(at, ..)| at + 1);
                     describe_past(doc, lines, (from, 0), end(0).max(from), opens);
                 }
             }
@@ -440,6 +440,15 @@ fn reads_as_colon_form(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> bool
     let own = names.iter().any(|name| !is_known(name));
     let named = own || (!names.is_empty() && (headed || is_only_a_name(first)));
     !commands && (named || (headed && first.contains("()")))
+}
+
+/// Returns the row that the description begins at, below a first line that is only a name and an empty one.
+fn below_name(lines: &Lines<'_>) -> usize {
+    let Some(first) = (0..lines.len()).find(|&at| !lines.is_blank(at)) else { return 0 };
+    let line = lines.trimmed(first);
+    let heads =
+        line.contains('_') && is_only_a_name(line) && first + 2 < lines.len() && lines.is_blank(first + 1);
+    if heads { first + 1 } else { 0 }
 }
 
 /// Splits `name() - summary` and `struct name - summary`.

@@ -20,9 +20,8 @@ pub(super) fn says_what_is_done(text: &str) -> bool {
         .filter(|word| word.chars().any(char::is_alphanumeric));
     let (first, second) = (words.next().unwrap_or_default(), words.next().unwrap_or_default());
     let opens = [
-        "a", "an", "the", "this", "whether", "true", "false", "given", "if", "when", "called", "used",
-        "helper", "function", "method", "constructor", "factory", "utility", "callback", "default", "see",
-        "invoked",
+        "a", "an", "the", "this", "whether", "true", "false", "given", "called", "used", "helper",
+        "function", "method", "constructor", "factory", "utility", "callback", "default", "see", "invoked",
     ];
     let stems = ["s", "es", "d", "ed", "ing"].iter().filter_map(|end| first.strip_suffix(end));
     let is_verb = VERBS.contains(&first)
@@ -33,7 +32,10 @@ pub(super) fn says_what_is_done(text: &str) -> bool {
         "a", "an", "the", "all", "any", "each", "every", "this", "that", "its", "one", "two", "whether",
         "if", "what", "how", "which", "where", "it", "both", "some", "another", "new", "given",
     ];
-    is_verb || opens.contains(&first) || object.contains(&second) || first.contains(['_', '('])
+    // A condition tells of a case, not of what is done.
+    let is_condition = matches!(first, "if" | "when");
+    !is_condition
+        && (is_verb || opens.contains(&first) || object.contains(&second) || first.contains(['_', '(']))
 }
 
 /// Tells whether a comment begins with a name that is written as code and is not that of the declaration below it:

@@ -264,7 +264,9 @@ fn has_empty_body(context: &Context<'_>) -> bool {
     // What is assigned has more than its body behind the name: `= function (load) {};`
     let is_empty_block = || {
         let inner = whole.trim_end_matches(';').trim_end().strip_suffix('}');
-        inner.and_then(|inner| inner.rsplit_once('{')).is_some_and(|(_, inner)| inner.trim().is_empty())
+        inner
+            .and_then(|inner| inner.rsplit_once('{'))
+            .is_some_and(|(_, inner)| inner.lines().all(|line| is_remark(line.trim())))
     };
     declaration.body == Body::Present
         && declaration.kind != Kind::Constructor
@@ -339,7 +341,14 @@ fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
         let word = text.split_whitespace().next().unwrap_or_default().trim_end_matches(['.', ',', ':']);
         word.contains('.')
     };
-    if (each && other) || entries(context).any(of_part) {
+    // So do values: `true` if it is full, `false` if it is empty.
+    let of_value = |entry: &Entry| {
+        let text = context.text_of(entry);
+        let word = text.split_whitespace().next().unwrap_or_default().trim_end_matches(['.', ',', ':']);
+        word.starts_with('`') || matches!(word, "true" | "false" | "null" | "undefined")
+    };
+    let of_values = other && of_value(first) && of_value(second);
+    if (each && other) || of_values || entries(context).any(of_part) {
         return;
     }
     let message = "what comes back has a second entry; keep one of the two".to_owned();

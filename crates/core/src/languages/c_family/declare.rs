@@ -396,6 +396,10 @@ fn returns<'t>(
     let value = match text {
         "void" if !found.indirect => Answer::No,
         "auto" => Answer::Unknown,
+        // A macro or a name for it: `VOID`, `void_or_error`.
+        text if !found.indirect && text.split('_').any(|word| matches!(word, "void" | "VOID")) => {
+            Answer::Unknown
+        }
         _ => Answer::Yes,
     };
     let set = (!found.indirect && matches!(text, "bool" | "_Bool")).then_some(ClosedSet::Boolean);

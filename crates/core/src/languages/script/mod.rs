@@ -63,6 +63,8 @@ pub(super) static TYPESCRIPT: Language = Language {
     endings: &[".ts", ".tsx", ".mts", ".cts", ".vue", ".svelte"],
     notations: TAGS,
     demand: Demand::of(Owe::BeyondSummary),
+    // All signatures of a name are one member, and whoever overrides it may take less.
+    overloads: false,
     dialect: Dialect::TypeScript,
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,

@@ -36,3 +36,10 @@ int press_level (Press *press);
 
 /// @todo: weigh it twice
 int press_weigh_again(Press *press);
+
+/**
+ * TANK_LABEL:
+ *
+ * Label of a tank
+ */
+#define TANK_LABEL(world) get_label(world, 1)

@@ -70,3 +70,12 @@ Scale.prototype.unload = function unload() {
 /** Small crates   */
 /**---------------*/
 export class SmallScale {}
+
+/**
+ * Folds a crate.
+ * @param {number} load What it holds.
+ * @return {number} The mass.
+ */
+Barn.prototype.fold = function (load) {
+  // Not here: whoever extends it folds.
+};

@@ -67,3 +67,14 @@ def heat_by_law(sample, degrees):
 def heat_again(*args, **kwargs):
     """Passes on to `heat`. This text is replaced by that of `heat`."""
     return heat(*args, **kwargs)
+
+
+def weigh_all(crates, tare):
+    """Weigh crates one by one.
+
+    The tare is taken off each.
+
+    - See the handbook for the scale.
+    - See above for the parameters and the return value.
+    """
+    return sum(crates) - tare

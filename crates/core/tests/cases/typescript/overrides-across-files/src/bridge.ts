@@ -23,3 +23,27 @@ export class BridgeScale implements Scale {
         throw new LoadError("too heavy");
     }
 }
+/** A crate. */
+export class Crate {
+  /**
+   * Called when it was moved.
+   * @param x To the east, in m.
+   * @param y To the north, in m.
+   */
+  moved(x: number, y: number): void {}
+}
+
+/** A small crate. */
+export class SmallCrate extends Crate {
+  /** @inheritDoc */
+  moved(): void {}
+
+  /**
+   * Tells whether it may be left.
+   * @returns `false` if it is full
+   * @returns `true` if it is empty
+   */
+  isLeft(): boolean {
+    return true;
+  }
+}
