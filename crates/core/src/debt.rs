@@ -388,8 +388,11 @@ fn names_a_value(summary: &str) -> bool {
     let lower = summary.to_lowercase();
     let mut words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
     let (first, second, third) = (words.next(), words.next(), words.next());
-    let counts =
-        |word: Option<&str>| matches!(word, Some("number" | "count" | "amount" | "sum" | "list" | "set"));
+    const VALUES: &[&str] = &[
+        "number", "count", "amount", "sum", "list", "set", "index", "size", "length", "name", "names",
+        "value", "average", "mean", "maximum", "minimum", "position",
+    ];
+    let counts = |word: Option<&str>| word.is_some_and(|word| VALUES.contains(&word));
     let asks = matches!(
         first,
         Some("check" | "checks" | "test" | "tests" | "tell" | "tells" | "determine" | "determines")

@@ -223,6 +223,10 @@ fn apply_decorators(walk: &Walk<'_, Python>, declaration: &mut Declaration, deco
     if decorators.is_accessor() {
         declaration.kind = Kind::Property;
         declaration.answered = true;
+        // What is assigned is the property itself.
+        for parameter in &mut declaration.signature.parameters {
+            parameter.exempt = true;
+        }
     }
     if decorators.has("overload") {
         declaration.answered = true;

@@ -35,3 +35,34 @@ class Cellar:
             unit: of length
         """
         return self._depth
+
+
+class Spot:
+    """Where a crate stands."""
+
+    @property
+    def points(self):
+        """Where it stands."""
+        return self._points
+
+    @points.setter
+    def points(self, pts):
+        """Set where it stands.
+
+        The points are taken over. Nothing is copied.
+        """
+        self._points = pts
+
+    def index(self):
+        """The index of the spot on the scale. Nobody else counts them."""
+        return self._index
+
+    def check(self):
+        """Check the spot.
+
+        Returns
+        -------
+        None if nothing stands there
+        """
+        if self._points:
+            raise ValueError("full")
