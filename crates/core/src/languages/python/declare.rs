@@ -324,10 +324,22 @@ fn returns(walk: &Walk<'_, Python>, node: Node<'_>, constructor: bool) -> Return
     if let Some(ty) = ty {
         let text = walk.text(ty).trim_matches(['"', '\'']);
         let simple = text.rsplit('.').next().unwrap_or_default();
-        out.value = if matches!(simple, "None" | "NoReturn" | "Never") { Answer::No } else { Answer::Yes };
+        out.value = match simple {
+            "None" | "NoReturn" | "Never" => Answer::No,
+            _ if brings_nothing(text) => Answer::Unknown,
+            _ => Answer::Yes,
+        };
         out.set = (text == "bool").then_some(ClosedSet::Boolean);
     }
     out
+}
+
+/// Tells whether a type only says when something is done: `Awaitable[None]`, `Coroutine[Any, Any, None]`.
+fn brings_nothing(ty: &str) -> bool {
+    let inner = ty.split_once('[').and_then(|(_, inner)| inner.strip_suffix(']'));
+    inner.is_some_and(|inner| {
+        inner.ends_with("None") && inner.split(',').all(|part| matches!(part.trim(), "Any" | "None"))
+    })
 }
 
 /// Declares a class and opens it.

@@ -47,3 +47,11 @@ def f(x):
     :returns: a number
     """
     print(x)
+
+
+def settle(load) -> Awaitable[None]:
+    """Let a crate settle.
+
+    Args:
+        load: what it holds
+    """
