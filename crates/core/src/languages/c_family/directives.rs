@@ -1,5 +1,7 @@
 //! Preprocessor lines: of conditions that part a declaration the first branch counts.
 
+use std::borrow::Cow;
+
 use super::lexer::Sort;
 use super::mask::{Around, Condition, Pass};
 
@@ -14,7 +16,9 @@ impl Pass<'_> {
         if word == "define" && transparent && self.head.is_empty() {
             // What the macro stands for need not be read.
             let start = self.code[at].start;
-            let body = start + signature_end(line)..self.code[at].end;
+            let bare = without_comments(line);
+            let body = start + signature_end(&bare)..self.code[at].end;
+            self.out[start..body.start].copy_from_slice(&bare.as_bytes()[..body.start - start]);
             self.blank(body.clone());
             self.blank_rest_name(start, body.start);
             // Without any value the grammar takes the next line for one.
@@ -122,6 +126,17 @@ impl Pass<'_> {
         }
         None
     }
+}
+
+/// Returns a line with its comments blanked at equal length.
+fn without_comments(line: &str) -> Cow<'_, str> {
+    let mut out = Cow::Borrowed(line);
+    while let Some(open) = out.find("/*") {
+        let Some(close) = out[open..].find("*/") else { break };
+        let upto = open + close + 2;
+        out.to_mut().replace_range(open..upto, &" ".repeat(upto - open));
+    }
+    out
 }
 
 /// Returns where name and parameters of a `#define` end.

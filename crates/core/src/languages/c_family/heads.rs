@@ -614,6 +614,17 @@ impl Pass<'_> {
         for &at in head.ordinary[..spare].iter().filter(|_| !head.is_parameter) {
             self.blank_lexeme(at);
         }
+        // `extern const char __given name[];`
+        if let Some((_, before)) = head.ordinary.split_last()
+            && head.is_builtin
+            && !(head.listed || head.is_typedef || head.is_parameter)
+        {
+            for &at in before {
+                if self.word(at).starts_with("__") {
+                    self.blank_lexeme(at);
+                }
+            }
+        }
         if !head.listed && (!head.named || head.is_field) && !head.ends_with_sign {
             // The last word is the name of what is declared.
             let behind_name = !head.ordinary.is_empty() && types > 1 + usize::from(head.tagged);

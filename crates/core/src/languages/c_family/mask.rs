@@ -189,6 +189,10 @@ impl<'s> Pass<'s> {
     /// Takes one lexeme, or a whole body, and returns the index of the next.
     fn step(&mut self, at: usize) -> usize {
         let lexeme = self.code[at];
+        if let Some(behind) = self.behind_linkage_macro(at) {
+            self.blank_lexemes(at, behind - 1);
+            return behind;
+        }
         match lexeme.sort {
             Sort::Directive => return self.directive(at),
             Sort::Sign(b'(' | b'[') => {
@@ -223,6 +227,19 @@ impl<'s> Pass<'s> {
             _ => self.head.push(at),
         }
         at + 1
+    }
+
+    /// Returns the index behind `MACRO(extern "C" {)` and `MACRO(})`, whose braces are only half of a pair.
+    fn behind_linkage_macro(&self, at: usize) -> Option<usize> {
+        let opened = self.code.get(at + 1)?.is(b'(') && is_capital(self.word(at));
+        let inner = match opened && self.word(at + 2) == "extern" {
+            true => {
+                (self.code.get(at + 3)?.sort == Sort::Text && self.code.get(at + 4)?.is(b'{')).then_some(3)?
+            }
+            false => (opened && self.code.get(at + 2)?.is(b'}')).then_some(1)?,
+        };
+        let close = at + 2 + inner;
+        self.code.get(close)?.is(b')').then_some(close + 1)
     }
 
     /// Tells whether a run of items is nothing but words in capitals, with or without arguments.
@@ -621,6 +638,12 @@ mod tests {
             ("class A { int MTU(void) const; };", "class A { int MTU(void) const; };"),
             ("class A { Load *CP() const { return p; } };", "class A { Load *CP() const {} };"),
             ("void log(void *a, ...) printf_like(3, 4);", "void log(void *a, ...) ;"),
+            ("void log(const char *a, ...) _form_(printf, 1, 2);", "void log(const char *a, ...) ;"),
+            ("class A { int f() const _override; };", "class A { int f() const ; };"),
+            ("extern const char __given a[];", "extern const char a[];"),
+            ("void f(void *(*cb)(void *a) NOEXCEPT) NOEXCEPT;", "void f(void *(*cb)(void *a) ) ;"),
+            ("CPP(extern \"C\" {)\nint f(int a);\nCPP(})", "int f(int a);"),
+            ("#define /* int */ f(/* long */ c) ((c)->d)\nint g(int a);", "#define f( c) 0 int g(int a);"),
             ("template<class... T> int f(T*... all);", "template<class... T> int f(T ... all);"),
             ("const char v[] = \"cellar \" VERSION;", "const char v[] = \"cellar \" ;"),
             ("enum VAT_SORT vat_sort(enum VatKind kind);", "enum VAT_SORT vat_sort(enum VatKind kind);"),

@@ -245,7 +245,7 @@ fn constructs<'t>(lexemes: &[Lexeme], at: usize, name: &str, word: &impl Fn(usiz
 pub(super) fn is_fortran(text: &str) -> bool {
     text.lines()
         .find(|line| !line.trim().is_empty())
-        .is_some_and(|line| line.starts_with("! ") || line == "!")
+        .is_some_and(|line| line.starts_with("! ") || line.starts_with("!*") || line == "!")
 }
 
 /// Tells whether a header is one of Objective-C, which adds lines that begin with `@` or import, and blocks.

@@ -72,6 +72,14 @@ impl Pass<'_> {
                 Item::Sign(b'<', _) => angle += 1,
                 Item::Sign(b'>', _) => angle -= 1,
                 _ if angle > 0 => {}
+                // `void (*cb)(void *load) MACRO`
+                Item::Word(at)
+                    if number > 1
+                        && is_capital_or_noise(self.word(at))
+                        && items[number - 2..number].iter().all(|item| matches!(item, Item::Group(..))) =>
+                {
+                    self.blank_lexeme(at);
+                }
                 Item::Word(at) => {
                     let word = self.word(at);
                     let group = match items.get(number + 1) {

@@ -17,17 +17,23 @@ impl Pass<'_> {
         let word = self.word(at);
         if head.named {
             // One word alone behind a list of parameters is an attribute, if it is none of the language.
+            let qualified =
+                matches!(items[number - 1], Item::Word(at) if matches!(self.word(at), "const" | "noexcept"));
+            let list = number - 1 - usize::from(qualified);
             let alone = head.listed
                 && !head.is_bare()
                 && number + 1 == items.len()
-                && matches!(items[number - 1], Item::Group(..));
+                && matches!(items[list], Item::Group(..));
             if alone && !BEHIND_LISTS.contains(&word) && !TYPES.contains(&word) {
                 self.blank_lexeme(at);
             }
             // `void log(const char *form, ...) cold printf_like(1, 2) sentinel;`
             // `int weigh(const load *load) no_throw warn_unused;`
-            let attributes =
-                || self.are_attributes(&items[number..]) || self.are_words_behind_types(items, number);
+            let attributes = || {
+                self.are_attributes(&items[number..])
+                    || self.are_words_behind_types(items, number)
+                    || self.is_call_behind_types(items, number)
+            };
             if head.listed && !head.is_bare() && attributes() {
                 for item in &items[number..] {
                     match *item {
@@ -120,17 +126,34 @@ impl Pass<'_> {
         all && calls > 0
     }
 
-    /// Tells whether items directly behind a list of parameters that have types, unlike those of an old definition, are
-    /// words and nothing else.
+    /// Tells whether an item is a list of parameters that have types, unlike those of an old definition.
+    fn is_typed_list(&self, item: &Item) -> bool {
+        matches!(*item, Item::Group(open, close) if {
+            let inner = &self.code[open + 1..close];
+            let is_word = |lexeme: &Lexeme| matches!(lexeme.sort, Sort::Word);
+            inner.windows(2).any(|two| is_word(&two[0]) && (is_word(&two[1]) || two[1].is(b'*')))
+                || matches!(inner, [only] if is_word(only) && self.word(open + 1) == "void")
+        })
+    }
+
+    /// `void log(const char *form, ...) _form_(printf, 1, 2)`: a call of words and literals at the end.
+    fn is_call_behind_types(&self, items: &[Item], number: usize) -> bool {
+        let [list, Item::Word(name), Item::Group(from, upto)] = items[number - 1..] else { return false };
+        let inner = &self.code[from + 1..upto];
+        let may_be_said = |lexeme: &Lexeme| {
+            matches!(lexeme.sort, Sort::Word | Sort::Number | Sort::Text) || lexeme.is(b',')
+        };
+        let apart = |two: &[Lexeme]| two[0].is(b',') || two[1].is(b',');
+        self.is_typed_list(&list)
+            && is_name(self.word(name))
+            && self.code[from].is(b'(')
+            && inner.iter().all(may_be_said)
+            && inner.windows(2).all(apart)
+    }
+
+    /// Tells whether items directly behind a list of parameters with types are words and nothing else.
     fn are_words_behind_types(&self, items: &[Item], number: usize) -> bool {
-        let typed = number > 0
-            && matches!(items[number - 1], Item::Group(open, close) if {
-                let inner = &self.code[open + 1..close];
-                let is_word = |lexeme: &Lexeme| matches!(lexeme.sort, Sort::Word);
-                inner.windows(2).any(|two| is_word(&two[0]) && (is_word(&two[1]) || two[1].is(b'*')))
-                    || matches!(inner, [only] if is_word(only) && self.word(open + 1) == "void")
-            });
-        typed
+        self.is_typed_list(&items[number - 1])
             && near(&items[number..]).len() == items.len() - number
             && items[number..].iter().all(|item| {
                 matches!(item, Item::Word(at) if !TYPES.contains(&self.word(*at))
