@@ -72,6 +72,8 @@ impl Pass<'_> {
             matches!(item, Item::Word(at) if matches!(self.word(*at), "namespace" | "using" | "static_assert" | "_Static_assert"))
         }) {
             self.mask_leading(&items[..keyword]);
+            let value = items.iter().position(|item| matches!(item, Item::Sign(b'=', _))).unwrap_or(items.len());
+            self.mask_calls_in_capitals(&items[keyword..value.max(keyword)]);
             for item in &items[keyword..] {
                 match *item {
                     // `using Ts::weigh...;`

@@ -10,6 +10,7 @@ use std::ops::Range;
 use super::heads::skip_angles;
 use super::lexer::{Lexeme, Sort, lex};
 use super::small::is_name;
+use super::templates::unwrap_templates;
 use super::words::{ATTRIBUTES, NOISE, TYPES, is_capital};
 use crate::languages::shared::ranges_without;
 use crate::reading::Given;
@@ -39,11 +40,15 @@ impl Plainer {
 /// Decides what the grammar is given of a text.
 pub(super) fn mask<'t>(text: &'t str, is_cpp: bool, plainer: &Plainer) -> Given<'t> {
     let all = lex(text);
-    let code: Vec<Lexeme> = all.into_iter().filter(|lexeme| lexeme.sort != Sort::Comment).collect();
+    let mut code: Vec<Lexeme> = all.into_iter().filter(|lexeme| lexeme.sort != Sort::Comment).collect();
+    let mut out = text.as_bytes().to_vec();
+    if is_cpp {
+        unwrap_templates(text, &mut code, &mut out);
+    }
     let mut pass = Pass {
         text,
         code: &code,
-        out: text.as_bytes().to_vec(),
+        out,
         is_cpp,
         plainer,
         scopes: Vec::new(),
@@ -455,6 +460,22 @@ impl<'s> Pass<'s> {
         }
     }
 
+    /// Blanks calls in capitals beside a name: `namespace OLD("…") press`, `using Load OLD("…") = Crate`; the first item
+    /// is the keyword.
+    pub(super) fn mask_calls_in_capitals(&mut self, items: &[Item]) {
+        let is_word = |number: usize| matches!(items.get(number), Some(Item::Word(_)));
+        for (number, two) in items.windows(2).enumerate() {
+            let beside_name = number > 1 && is_word(number - 1) || is_word(number + 2);
+            if let [Item::Word(at), Item::Group(from, upto)] = *two
+                && beside_name
+                && is_capital(self.word(at))
+                && self.code[from].is(b'(')
+            {
+                self.blank_lexemes(at, upto);
+            }
+        }
+    }
+
     /// Blanks macros before a keyword that opens a head.
     fn mask_before_keyword(&mut self, head: &[usize], keywords: &[&str]) {
         let items = self.items(head);
@@ -466,6 +487,7 @@ impl<'s> Pass<'s> {
             return;
         };
         self.mask_leading(&items[..until]);
+        self.mask_calls_in_capitals(&items[until..]);
         for (number, item) in items.iter().enumerate().skip(until) {
             // What is qualified is a name: `press::house::API`.
             let qualified = number > 0 && matches!(items[number - 1], Item::Sign(b':', _));
@@ -638,6 +660,12 @@ mod tests {
             ("class A { int MTU(void) const; };", "class A { int MTU(void) const; };"),
             ("class A { Load *CP() const { return p; } };", "class A { Load *CP() const {} };"),
             ("void log(void *a, ...) printf_like(3, 4);", "void log(void *a, ...) ;"),
+            ("namespace OLD(\"gone\") press { using A OLD(\"b\") = B; }", "namespace press { using A = B; }"),
+            ("template(typename T)( requires C<T> AND D<T>) int f(T a);", "template<typename T> int f(T a);"),
+            (
+                "class A { void f(ListOf(Load) a, const ListOf(Load *) &b); };",
+                "class A { void f(ListOf a, const ListOf &b); };",
+            ),
             ("void log(const char *a, ...) _form_(printf, 1, 2);", "void log(const char *a, ...) ;"),
             ("class A { int f() const _override; };", "class A { int f() const ; };"),
             ("extern const char __given a[];", "extern const char a[];"),

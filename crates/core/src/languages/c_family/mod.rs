@@ -23,6 +23,7 @@ mod parameters;
 mod plain;
 mod small;
 mod stumbles;
+mod templates;
 mod types;
 mod words;
 

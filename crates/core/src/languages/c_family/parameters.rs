@@ -80,57 +80,7 @@ impl Pass<'_> {
                 {
                     self.blank_lexeme(at);
                 }
-                Item::Word(at) => {
-                    let word = self.word(at);
-                    let group = match items.get(number + 1) {
-                        Some(&Item::Group(from, upto)) if self.code[from].is(b'(') => Some((from, upto)),
-                        _ => None,
-                    };
-                    let pointed = matches!(items.get(number + 2), Some(Item::Sign(b'*' | b'&', _)));
-                    // `list_of(word) name`, in C: the call stands for the type.
-                    let behind = items.iter().skip(number + 2);
-                    let mut behind = behind.skip_while(|item| matches!(item, Item::Sign(b'*', _)));
-                    let by_macro = !self.is_cpp
-                        && is_name(word)
-                        && group.is_some_and(|(from, upto)| self.has_several(from, upto))
-                        && matches!(behind.next(), Some(Item::Word(_)))
-                        && matches!(behind.next(), None | Some(Item::Group(..)))
-                        && number == 0;
-                    if let Some((from, upto)) =
-                        group.filter(|_| (by_macro || (is_capital(word) && pointed)) && found.is_bare())
-                    {
-                        // `MACRO(word) *name`: the macro makes a type of the word.
-                        self.blank_lexemes(from, upto);
-                        found.types += 1;
-                    } else if NOISE.contains(&word)
-                        || ATTRIBUTES.contains(&word)
-                        // `VALUE (*name)(…)` is a pointer to a function.
-                        || (is_capital(word)
-                            && group.is_some_and(|(open, _)| !self.is_pointer_group(open))
-                            && items.len() > 2)
-                    {
-                        self.blank_lexeme(at);
-                        if let Some((from, upto)) = group {
-                            self.blank_lexemes(from, upto);
-                        }
-                    } else if self.is_tag(&items, number) {
-                        found.last = Some(number);
-                    } else if number > 0 && matches!(items[number - 1], Item::Sign(b':', _)) {
-                        // `space::TYPE`: what is qualified is no macro.
-                        found.types += 1;
-                        found.last = Some(number);
-                    } else if is_capital(word) && !matches!(items.get(number + 1), Some(Item::Sign(b'<', _)))
-                    {
-                        found.capitals.push(at);
-                        found.last = Some(number);
-                    } else if !QUALIFIERS.contains(&word) {
-                        found.types += 1;
-                        if !TYPES.contains(&word) {
-                            found.ordinary.push(at);
-                        }
-                        found.last = Some(number);
-                    }
-                }
+                Item::Word(at) => self.take_parameter_word(&items, (number, at), &mut found),
                 // Behind the name of a pointer to a function stand its parameters.
                 Item::Group(from, upto) if number > 0 && matches!(items[number - 1], Item::Group(..)) => {
                     self.mask_parameters(from, upto);
@@ -147,5 +97,73 @@ impl Pass<'_> {
         found.is_parameter = true;
         found.ends_with_sign = matches!(items.last(), Some(Item::Sign(b'*' | b'&', _)));
         self.mask_specifiers(&found);
+    }
+
+    /// Takes a word of a parameter outside angle brackets: a macro, a type or the name.
+    fn take_parameter_word(&mut self, items: &[Item], (number, at): (usize, usize), found: &mut Head) {
+        let word = self.word(at);
+        let group = match items.get(number + 1) {
+            Some(&Item::Group(from, upto)) if self.code[from].is(b'(') => Some((from, upto)),
+            _ => None,
+        };
+        if let Some((from, upto)) =
+            group.filter(|_| found.is_bare() && self.is_parameter_type_by_macro(items, (number, at)))
+        {
+            // `MACRO(word) *name`: the macro makes a type of the word.
+            self.blank_lexemes(from, upto);
+            found.types += 1;
+        } else if NOISE.contains(&word)
+            || ATTRIBUTES.contains(&word)
+            // `VALUE (*name)(…)` is a pointer to a function.
+            || (is_capital(word)
+                && group.is_some_and(|(open, _)| !self.is_pointer_group(open))
+                && items.len() > 2)
+        {
+            self.blank_lexeme(at);
+            if let Some((from, upto)) = group {
+                self.blank_lexemes(from, upto);
+            }
+        } else if self.is_tag(items, number) {
+            found.last = Some(number);
+        } else if number > 0 && matches!(items[number - 1], Item::Sign(b':', _)) {
+            // `space::TYPE`: what is qualified is no macro.
+            found.types += 1;
+            found.last = Some(number);
+        } else if is_capital(word) && !matches!(items.get(number + 1), Some(Item::Sign(b'<', _))) {
+            found.capitals.push(at);
+            found.last = Some(number);
+        } else if !QUALIFIERS.contains(&word) {
+            found.types += 1;
+            if !TYPES.contains(&word) {
+                found.ordinary.push(at);
+            }
+            found.last = Some(number);
+        }
+    }
+
+    /// Tells whether a word with parentheses behind it stands for a parameter's type: `MACRO(Load) *load`,
+    /// `list_of(Load) loads`, `const list_of(Load) &loads`, in C `list_of(Load, next) **loads[]`.
+    fn is_parameter_type_by_macro(&self, items: &[Item], (number, at): (usize, usize)) -> bool {
+        let Some(&Item::Group(from, upto)) = items.get(number + 1) else { return false };
+        let word = self.word(at);
+        let behind = &items[number + 2..];
+        if is_capital(word) && matches!(behind.first(), Some(Item::Sign(b'*' | b'&', _))) {
+            return true;
+        }
+        if !is_name(word) {
+            return false;
+        }
+        let is_qualifier =
+            |item: &Item| matches!(item, Item::Word(at) if QUALIFIERS.contains(&self.word(*at)));
+        let named = matches!(behind, [Item::Word(_)] | [Item::Sign(b'*' | b'&', _), Item::Word(_)]);
+        if named && items[..number].iter().all(is_qualifier) {
+            return true;
+        }
+        let mut declarator = behind.iter().skip_while(|item| matches!(item, Item::Sign(b'*', _)));
+        !self.is_cpp
+            && number == 0
+            && self.has_several(from, upto)
+            && matches!(declarator.next(), Some(Item::Word(_)))
+            && matches!(declarator.next(), None | Some(Item::Group(..)))
     }
 }
