@@ -660,6 +660,17 @@ mod tests {
             ("class A { int MTU(void) const; };", "class A { int MTU(void) const; };"),
             ("class A { Load *CP() const { return p; } };", "class A { Load *CP() const {} };"),
             ("void log(void *a, ...) printf_like(3, 4);", "void log(void *a, ...) ;"),
+            ("void f(const A<B1, C2>::D &a, E<F1> b);", "void f(const A<B1, C2>::D &a, E<F1> b);"),
+            (
+                "void f(std::map<int, A> AB, const a::B<C>::D &EF);",
+                "void f(std::map<int, A> AB, const a::B<C>::D &EF);",
+            ),
+            ("void f(unsigned __int128 a);", "void f(unsigned __int128 a);"),
+            ("void f(char my_const *a, int my_unused b);", "void f(char *a, int b);"),
+            (
+                "class A { static const bool Vat_EXPORT zero = false; };",
+                "class A { static const bool zero = false; };",
+            ),
             ("namespace OLD(\"gone\") press { using A OLD(\"b\") = B; }", "namespace press { using A = B; }"),
             ("template(typename T)( requires C<T> AND D<T>) int f(T a);", "template<typename T> int f(T a);"),
             (

@@ -1,6 +1,6 @@
 //! Lists of parameters, and declarators in parentheses: which words of them can only be macros.
 
-use super::heads::Head;
+use super::heads::{Head, skip_angles};
 use super::lexer::Sort;
 use super::mask::{Item, Pass};
 use super::small::is_name;
@@ -40,14 +40,21 @@ impl Pass<'_> {
     /// Blanks macros among the parameters of a list.
     pub(super) fn mask_parameters(&mut self, from: usize, upto: usize) {
         let mut start = from + 1;
-        let mut depth = 0_i32;
+        let (mut depth, mut angle, mut defaults) = (0_i32, 0_i32, false);
         for at in from + 1..=upto {
             match self.code[at].sort {
                 Sort::Sign(b'(' | b'[' | b'{') => depth += 1,
                 Sort::Sign(b')' | b']' | b'}') if depth > 0 => depth -= 1,
-                Sort::Sign(b',' | b')') if depth == 0 => {
+                // Behind the sign of equality they may compare.
+                Sort::Sign(b'=') if depth == 0 => defaults = true,
+                Sort::Sign(b'<') if !defaults && self.code[at - 1].sort == Sort::Word => angle += 1,
+                Sort::Sign(b'>') if angle > 0 => angle -= 1,
+                Sort::Sign(sign @ (b',' | b')'))
+                    if depth == 0 && (angle == 0 || defaults || sign == b')') =>
+                {
                     self.mask_parameter(start, at);
                     start = at + 1;
+                    (angle, defaults) = (0, false);
                 }
                 Sort::Directive => self.blank_lexeme(at),
                 _ => {}
@@ -129,6 +136,8 @@ impl Pass<'_> {
             // `space::TYPE`: what is qualified is no macro.
             found.types += 1;
             found.last = Some(number);
+        } else if qualifies(items, number) {
+            // `space::Type` is one type.
         } else if is_capital(word) && !matches!(items.get(number + 1), Some(Item::Sign(b'<', _))) {
             found.capitals.push(at);
             found.last = Some(number);
@@ -166,4 +175,15 @@ impl Pass<'_> {
             && matches!(declarator.next(), Some(Item::Word(_)))
             && matches!(declarator.next(), None | Some(Item::Group(..)))
     }
+}
+
+/// Tells whether a word, perhaps with type arguments, stands in front of what it qualifies.
+fn qualifies(items: &[Item], number: usize) -> bool {
+    let behind = match items.get(number + 1) {
+        Some(Item::Sign(b'<', _)) => skip_angles(items, number + 1),
+        _ => number + 1,
+    };
+    items
+        .get(behind..behind + 2)
+        .is_some_and(|two| two.iter().all(|item| matches!(item, Item::Sign(b':', _))))
 }

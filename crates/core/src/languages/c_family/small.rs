@@ -252,6 +252,17 @@ impl Pass<'_> {
         for &at in &unknown[..unknown.len().saturating_sub(kept)] {
             self.blank_lexeme(at);
         }
+        // `char my_const *name`, `int my_unused name`: behind a word of the language stands no other type.
+        if let Some(typed) = items[..end].iter().rposition(|item| is_type(item, self)) {
+            let named: Vec<usize> = items[typed..end]
+                .iter()
+                .filter_map(|item| if let Item::Word(at) = item { Some(*at) } else { None })
+                .filter(|&at| is_name(self.word(at)))
+                .collect();
+            for &at in &named[..named.len().saturating_sub(usize::from(!points))] {
+                self.blank_lexeme(at);
+            }
+        }
         // `char **pg_restrict end`
         for three in items[end..].windows(3) {
             if let [Item::Sign(b'*' | b'&', _), Item::Word(first), Item::Word(name)] = *three

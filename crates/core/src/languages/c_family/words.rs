@@ -28,7 +28,8 @@ pub(super) const QUALIFIERS: &[&str] = &[
 /// Words that are types by themselves.
 pub(super) const TYPES: &[&str] = &[
     "void", "char", "short", "int", "long", "float", "double", "signed", "unsigned", "bool", "auto", "_Bool",
-    "wchar_t", "char8_t", "char16_t", "char32_t", "size_t",
+    "wchar_t", "char8_t", "char16_t", "char32_t", "size_t", "__int8", "__int16", "__int32", "__int64",
+    "__int128",
 ];
 
 /// Words before parentheses that are no names of functions.
@@ -62,6 +63,10 @@ pub(super) const MACRO_PARTS: &[&str] = &[
 
 /// Tells whether a word is in capitals and no type of a well-known library.
 pub(super) fn is_capital(word: &str) -> bool {
+    // `Press_EXPORT` is a macro as well.
+    if word.ends_with("_EXPORT") {
+        return true;
+    }
     word.len() > 1
         && word.bytes().all(|b| b.is_ascii_uppercase() || b.is_ascii_digit() || b == b'_')
         && word.bytes().any(|b| b.is_ascii_uppercase())

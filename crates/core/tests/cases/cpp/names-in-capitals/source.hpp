@@ -54,3 +54,11 @@ struct Weighing {
   // A template in capitals is no macro.
   bool weigh(int crate, typename GRID<T>::Point* first, const typename GRID<T>::Point& second);
 };
+
+/// \brief Weighs crates. Empty ones.
+/// \param AB the crates by number
+/// \param CD the scale
+/// \param ef how often
+/// \param gh the list
+/// \return their mass
+double weigh(const std::map<int, Crate> &AB, press::Scale CD, unsigned __int64 ef, List<A1, B2>::Item gh);
