@@ -158,9 +158,14 @@ pub(super) fn section(
 }
 
 /// Reads a name as entries spell it: stars, dollar signs, dots, brackets and backslashes around the bare
-/// name are set aside; what follows a dot or bracket makes it dotted.
+/// name are set aside; what follows a dot or bracket makes it dotted. In JavaScript a dollar sign is part of a name
+/// (ECMA-262, "Names and Keywords").
 pub(super) fn entry_name(lines: &Lines<'_>, token: &str) -> Option<EntryName> {
-    let start = token.trim_start_matches(['*', '&', '$', '\\', '@', '`', '.', '"', '\'']);
+    let around = |c: char| match c {
+        '$' => !matches!(lines.dialect(), Dialect::JavaScript | Dialect::TypeScript),
+        c => matches!(c, '*' | '&' | '\\' | '@' | '`' | '.' | '"' | '\''),
+    };
+    let start = token.trim_start_matches(around);
     let bare = start.trim_end_matches(['`', ',', ':', '"', '\'', ';', ')']);
     let bare = bare.strip_suffix("...").unwrap_or(bare).trim_end_matches("[]").trim_end_matches('.');
     let end = bare.find(['.', '[']).unwrap_or(bare.len());

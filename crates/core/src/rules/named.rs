@@ -45,6 +45,9 @@ fn named<'a>(context: &Context<'a>, entry: usize, name: usize) -> (&'a Entry, &'
 /// Reports what has no entry and is owed one.
 pub(super) fn missing(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
     let Some(side) = sort.side(context).filter(|_| !has_alternatives(context)) else { return };
+    if is_shortened(context, side) {
+        return;
+    }
     let owed =
         if sort.kind == EntryKind::TypeParam { &context.debt.typeparams } else { &context.debt.params };
     for (at, _) in owed.iter().enumerate().filter(|&(at, &owed)| owed && side.entry_of[at].is_none()) {
@@ -61,6 +64,9 @@ pub(super) fn missing(sort: &Sort, context: &Context<'_>, findings: &mut Finding
 /// Reports entries that name nothing of the signature.
 pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
     let Some(side) = sort.side(context).filter(|_| !has_alternatives(context)) else { return };
+    if is_shortened(context, side) {
+        return;
+    }
     if sort.kind == EntryKind::TypeParam
         && side.entry_of.iter().enumerate().any(|(at, _)| stands_for_more(sort, context, at))
     {
@@ -80,7 +86,8 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
             Match::Renamed(_) | Match::Unknown
                 if is_set_aside(context, name.name.as_str()) || is_below_filled(context, name.span) => {}
             Match::Unknown if is_word_of_macro(context, name.name.as_str()) => {}
-            Match::Unknown if is_key_of_another(context, written) => {}
+            Match::Unknown
+                if is_key_of_another(context, written) || is_read_off(context, side, name.name.as_str()) => {}
             Match::Unknown | Match::Renamed(_)
                 if sort.kind == EntryKind::TypeParam && is_of_a_member(context, &name.name) => {}
             Match::Renamed(at) => {
@@ -132,6 +139,36 @@ fn is_key_of_another(context: &Context<'_>, entry: &Entry) -> bool {
             .entries_of(entry.kind)
             .filter(|other| other.section != entry.section)
             .any(|other| other.text.is_some_and(|text| context.slice(text).trim_end().ends_with(':')))
+}
+
+/// Tells whether what an entry names is read off a parameter that has an entry: `crate.load` (JavaScript).
+fn is_read_off(context: &Context<'_>, side: &Side, name: &str) -> bool {
+    if !matches!(context.file.language.dialect, Dialect::JavaScript | Dialect::TypeScript) {
+        return false;
+    }
+    let declaration = context.declaration();
+    let text = context.slice(declaration.span);
+    let parameters = declaration.signature.parameters.iter().zip(&side.entry_of);
+    let mut told =
+        parameters.filter(|(_, entry)| entry.is_some()).filter_map(|(parameter, _)| parameter.named());
+    told.any(|parameter| {
+        let member = format!("{parameter}.{name}");
+        let goes_on = |rest: &str| rest.starts_with(|c: char| c.is_alphanumeric() || matches!(c, '_' | '$'));
+        text.match_indices(&member).any(|(at, member)| !goes_on(&text[at + member.len()..]))
+    })
+}
+
+/// Tells whether a program shortened the parameters to `a`, `b`, `c` and the comment speaks of the names that people
+/// wrote: as many, none of them one of these (JavaScript).
+fn is_shortened(context: &Context<'_>, side: &Side) -> bool {
+    let parameters = &context.declaration().signature.parameters;
+    context.file.language.dialect == Dialect::JavaScript
+        && parameters.len() > 2
+        && side.names.len() == parameters.len()
+        && side.names.iter().all(|paired| paired.is == Match::Unknown)
+        && parameters.iter().zip('a'..).all(|(parameter, letter)| {
+            parameter.named().is_some_and(|name| name.as_str().chars().eq(std::iter::once(letter)))
+        })
 }
 
 /// Tells whether the name of an entry for a type parameter is that of a member's, of which the comment of a type may speak

@@ -219,3 +219,56 @@ export function step_u(e, t) {
 export function step_v(e, t) {
   t(e);
 }
+/**
+ * Focus to the first.
+ * @param {Squire} sq The editor.
+ * @param {jQuery} $table The table.
+ */
+/**
+ * @fileoverview Tables.
+ */
+export function focus(sq, $table) {
+  sq.focus($table);
+}
+
+/**
+ * Focus to the second.
+ * @param {Squire} sq The editor.
+ * @param {jQuery} $table The table.
+ */
+export function second(sq, $table) {
+  sq.focus($table);
+}
+
+/**
+ * A view of crates. Of all.
+ * @param {string} name Its name.
+ */
+export function View(name) {
+  if (!(this instanceof View)) return new View(name);
+  this.name = name;
+}
+
+/**
+ * Picks labels to show.
+ * @param  {object} params           - Parameters:
+ * @param  {Set}    shownLabels      - Those shown.
+ * @param  {Graph}  graph            - The graph.
+ * @return {Array}                   - The labels.
+ */
+export function pick(params) {
+  var graph = params.graph,
+    shownLabels = params.shownLabels;
+  return graph.pick(shownLabels);
+}
+
+/**
+ * Makes a chart.
+ * @param {string} renderTo Where to.
+ * @param {Options} options How.
+ * @param {Function} [callback] What is called.
+ * @return {Chart} The chart.
+ */
+export function chart(a, b, c) {
+  return new Chart(a, b, c);
+}
