@@ -1,5 +1,7 @@
 //! The opening description of a comment, and the parts every notation fills in alike.
 
+use std::borrow::Cow;
+
 use super::Lines;
 use crate::model::{Dialect, DocComment, Entry, EntryName, Mark, Name, NotationId, Section};
 use crate::text::{Span, first_sentence_end, has_second_sentence, is_wordless, narrow};
@@ -158,11 +160,11 @@ pub(super) fn section(
 }
 
 /// Reads a name as entries spell it: stars, dollar signs, dots, brackets and backslashes around the bare
-/// name are set aside; what follows a dot or bracket makes it dotted. In JavaScript a dollar sign is part of a name
-/// (ECMA-262, "Names and Keywords").
+/// name are set aside; what follows a dot or bracket makes it dotted. Where it does not say that a variable follows, a
+/// dollar sign is part of the name (ECMA-262, "Names and Keywords"). An underscore may be escaped: `load\_`.
 pub(super) fn entry_name(lines: &Lines<'_>, token: &str) -> Option<EntryName> {
     let around = |c: char| match c {
-        '$' => !matches!(lines.dialect(), Dialect::JavaScript | Dialect::TypeScript),
+        '$' => matches!(lines.dialect(), Dialect::Php | Dialect::Labels(_)),
         c => matches!(c, '*' | '&' | '\\' | '@' | '`' | '.' | '"' | '\''),
     };
     let start = token.trim_start_matches(around);
@@ -170,10 +172,11 @@ pub(super) fn entry_name(lines: &Lines<'_>, token: &str) -> Option<EntryName> {
     let bare = bare.strip_suffix("...").unwrap_or(bare).trim_end_matches("[]").trim_end_matches('.');
     let end = bare.find(['.', '[']).unwrap_or(bare.len());
     let root = &bare[..end];
-    if root.is_empty() || !root.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '$' | '-')) {
+    let name = if root.contains('\\') { Cow::Owned(root.replace("\\_", "_")) } else { Cow::Borrowed(root) };
+    if name.is_empty() || !name.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '$' | '-')) {
         return None;
     }
-    Some(EntryName { name: Name::new(root), span: lines.span_of(root), dotted: end < bare.len() })
+    Some(EntryName { name: Name::new(&name), span: lines.span_of(root), dotted: end < bare.len() })
 }
 
 /// Splits the first word off a text.

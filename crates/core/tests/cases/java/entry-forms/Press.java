@@ -16,4 +16,14 @@ public class Press {
     public boolean weigh(double load, int crate, String unit, int hour) {
         throw new IllegalStateException("off");
     }
+
+    /**
+     * Weighs a crate. Slowly.
+     * @param $load what lies in it
+     * @param größe how large
+     * @return its mass
+     */
+    public int weighAll(int $load, int größe) {
+        return $load + größe;
+    }
 }

@@ -28,3 +28,47 @@ def stars(*args, **kwargs):
     :param \*args: one
     :param kwargs: two
     """
+def weigh(größe, lambda_, *args, **kwargs):
+    """Weigh a crate. Slowly.
+
+    :param größe: how large
+    :param lambda\_: what it holds
+    :param \*args: the rest
+    :param \*\*kwargs: by name
+    :returns: its mass
+    """
+    return 1
+
+
+def lift(lambda_, *args, **kwargs):
+    """Lift a crate. Slowly.
+
+    Args:
+        lambda_: what it holds
+        *args: the rest
+        **kwargs: by name
+
+    Returns:
+        its mass
+    """
+    return 1
+
+
+def drop(lambda_, *args, **kwargs):
+    r"""Drop a crate. Slowly.
+
+    Parameters
+    ----------
+    lambda\_ : int
+        what it holds
+    \*args
+        the rest
+    \*\*kwargs : dict
+        by name
+
+    Returns
+    -------
+    int
+        its mass
+    """
+    return 1
