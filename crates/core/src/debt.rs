@@ -139,15 +139,16 @@ impl Debt {
         };
         let aliases =
             if self.params.contains(&true) { told_of(debtor.source, doc, demand.param) } else { Vec::new() };
-        // What can be chained gives back its object.
-        let chained =
-            doc.notation.as_str() == "tags" && doc.marks.iter().any(|mark| mark.name == "chainable");
+        let marked =
+            |name: &str| doc.notation.as_str() == "tags" && doc.marks.iter().any(|mark| mark.name == name);
+        // What can be chained gives back its object; a function's type, `@type {Handler}`, says what it takes and gives.
+        let typed = marked("type");
         self.returns &= demand.returns == Owe::Always
-            || (!chained && for_tools(debtor.source, doc, "return").next().is_none());
+            || (!(typed || marked("chainable")) && for_tools(debtor.source, doc, "return").next().is_none());
         for (owed, parameter) in self.params.iter_mut().zip(&debtor.signature.parameters) {
             *owed &= !parameter.named().is_some_and(|name| aliases.contains(&name.as_str()));
             *owed &= !parameter.named().is_some_and(|name| spoken_of.contains(&name.as_str()));
-            *owed &= !(parameter.typed_enough && demand.param != Owe::Always);
+            *owed &= !((typed || parameter.typed_enough) && demand.param != Owe::Always);
             // Its parts are told one by one.
             *owed &= !parameter.named().is_some_and(|name| {
                 doc.entries_of(EntryKind::Property)

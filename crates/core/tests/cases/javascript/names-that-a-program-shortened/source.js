@@ -272,3 +272,9 @@ export function pick(params) {
 export function chart(a, b, c) {
   return new Chart(a, b, c);
 }
+
+/**
+ * Weighs crates. Slowly.
+ * @type {(crates: Crate[], tare: number) => number}
+ */
+export const weighAll = (crates, tare) => crates.length - tare;
