@@ -1,4 +1,10 @@
-//! Tells generated files by what they say of themselves near their top.
+//! Tells generated files by their names, and by what they say of themselves near their top.
+
+/// How the names end that generators give.
+const ENDINGS: &[&str] = &[
+    ".min.js", ".min.css", ".designer.cs", ".g.cs", ".g.i.cs", ".g.ts", "_pb2.py", "_pb2.pyi",
+    "_pb2_grpc.py", "_pb.js", "_pb.d.ts", ".pb.go", ".pb.h", ".pb.cc", ".pb.swift",
+];
 
 /// How many lines are looked at.
 const FIRST_LINES: usize = 20;
@@ -21,6 +27,12 @@ const LEFT_ALONE: &[&str] = &[
 
 /// What a file calls itself.
 const ITSELF: &[&str] = &["file", "code", "header", "module", "source", "script"];
+
+/// Tells whether the name of a file is one that generators give.
+pub(crate) fn is_generated_name(name: &str) -> bool {
+    let lower = name.to_ascii_lowercase();
+    ENDINGS.iter().any(|ending| lower.ends_with(ending)) || lower.contains(".generated.")
+}
 
 /// Tells whether the first twenty lines say that a file is generated.
 pub(crate) fn is_generated(text: &str) -> bool {
@@ -114,7 +126,17 @@ fn says_how(line: &str, at_top: bool) -> bool {
 
 #[cfg(test)]
 mod tests {
-    use super::is_generated;
+    use super::{is_generated, is_generated_name};
+
+    #[test]
+    fn generators_give_names_of_their_own() {
+        for name in ["barn.pb.go", "Barn.Designer.cs", "barn_pb2.pyi", "barn.generated.ts", "barn.min.js"] {
+            assert!(is_generated_name(name), "{name}");
+        }
+        for name in ["generated.rs", "barn.go", "pb.h", "admin.js"] {
+            assert!(!is_generated_name(name), "{name}");
+        }
+    }
 
     #[test]
     fn generated_files_say_so_near_the_top() {

@@ -13,6 +13,7 @@ use vinequill_core::settings::Settings;
 
 use crate::Decoded;
 use crate::config::FILE_NAME;
+use crate::generated::is_generated_name;
 
 /// What to look for.
 #[derive(Clone, Debug, Default)]
@@ -234,14 +235,6 @@ fn language_of_script(path: &Path, name: &str) -> Option<&'static Language> {
 
 fn may_be_chosen(chosen: &[String], id: &str) -> bool {
     chosen.iter().any(|one| one == id)
-}
-
-/// Names that generators give.
-fn is_generated_name(name: &str) -> bool {
-    let lower = name.to_ascii_lowercase();
-    [".min.js", ".min.css", ".designer.cs", ".g.cs", ".g.i.cs", "_pb2.py", "_pb2_grpc.py", ".generated.cs"]
-        .iter()
-        .any(|ending| lower.ends_with(ending))
 }
 
 /// Returns a path relative to the project, with `/` between its parts.
