@@ -245,7 +245,7 @@ impl Debt {
 }
 
 /// Returns the names that a text marks as those of parameters: `\a load`, `@p load`.
-pub(crate) fn spoken_of(text: &str) -> Vec<&str> {
+fn spoken_of(text: &str) -> Vec<&str> {
     let marked = text.split(['\\', '@']).skip(1).filter_map(|rest| {
         let rest = ["a ", "p ", "c "].iter().find_map(|command| rest.strip_prefix(command))?.trim_start();
         let end = rest.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(rest.len());

@@ -2,13 +2,13 @@
 
 use super::choose::{Drafted, Extent};
 use super::skeleton::{TagLines, entries, lacking_tags, style, tag_lines};
-use crate::debt::{Debt, is_documented, spoken_of};
-use crate::model::{Carrier, DeclId, Declaration, Dialect, DocComment, EntryKind, RawComment};
+use crate::debt::{Debt, is_documented};
+use crate::model::{Carrier, DeclId, Declaration, Dialect, DocComment, Entry, EntryKind, RawComment};
 use crate::notations::{self, Addition, Lines, Notation, Order, WriteStyle};
 use crate::pairing::Match;
 use crate::reading::{Demand, Owe};
-use crate::review::{Examined, FileReading, Standings, examine};
-use crate::text::{Edit, Span};
+use crate::review::{Examined, FileReading, Standings, debt_of, examine};
+use crate::text::{Edit, Span, narrow};
 
 /// Completes a comment; nothing when it lacks nothing.
 pub(super) fn complete(
@@ -36,12 +36,9 @@ pub(super) fn complete(
         examined.debt = Debt::of(&debtor, doc, &examined.pairing);
     }
     let mut lacking = lacking(file, doc, &examined);
-    if lacking.params.contains(&true) && doc.notation.as_str() == "commands" && !doc.has(EntryKind::Param) {
-        // Beside entries it is no longer enough that the text marks a parameter.
-        let spoken_of = spoken_of(file.source.slice(doc.span));
-        for (owed, parameter) in lacking.params.iter_mut().zip(&examined.signature.parameters) {
-            *owed |= parameter.named().is_some_and(|name| spoken_of.contains(&name.as_str()));
-        }
+    if lacking.params.contains(&true) && !doc.has(EntryKind::Param) && extent == Extent::Owed {
+        examined.debt = debt_of(file, standings, (id, &begun(doc)), &examined);
+        lacking = self::lacking(file, doc, &examined);
     }
     let mut style = style(file, notation);
     if notations::is_colon_form(doc, &file.source) {
@@ -84,6 +81,15 @@ pub(super) fn complete(
     let edits = merged(edits);
     let comment = applied(file, raw.span, &edits);
     Ok(Some(Drafted { declaration: id, edits, comment }))
+}
+
+/// Returns a comment as it stands once its first parameter has an entry: beside one the text alone may no longer be enough
+/// for the others, or for what comes back.
+fn begun(doc: &DocComment) -> DocComment {
+    let mut begun = doc.clone();
+    let end = narrow(doc.lines.len());
+    begun.entries.push(Entry::bare(EntryKind::Param, Span::at(doc.span.end), (end, end)));
+    begun
 }
 
 /// Writes the tags that a comment lacks, sections last.

@@ -172,6 +172,23 @@ pub struct Entry {
 }
 
 impl Entry {
+    /// Makes an entry without anything but its kind and place; for `lines` see the field.
+    #[must_use]
+    pub fn bare(kind: EntryKind, tag: Span, lines: (u32, u32)) -> Self {
+        Self {
+            kind,
+            tag,
+            names: Vec::new(),
+            ty: None,
+            text: None,
+            optional: false,
+            default: None,
+            value: None,
+            lines,
+            section: 0,
+        }
+    }
+
     /// Tells whether no tag stands before the name: in a list of parameters, or behind a sign alone.
     #[must_use]
     pub fn opens_with_name(&self) -> bool {

@@ -135,18 +135,7 @@ pub(super) fn mark(
 
 /// Makes an entry without anything but its kind and place.
 pub(super) fn entry(kind: crate::model::EntryKind, tag: Span, rows: (usize, usize)) -> Entry {
-    Entry {
-        kind,
-        tag,
-        names: Vec::new(),
-        ty: None,
-        text: None,
-        optional: false,
-        default: None,
-        value: None,
-        lines: (narrow(rows.0), narrow(rows.1)),
-        section: 0,
-    }
+    Entry::bare(kind, tag, (narrow(rows.0), narrow(rows.1)))
 }
 
 /// Makes a section.

@@ -109,18 +109,35 @@ pub fn examine<'a>(
             *own = own.or(other.map(|_| usize::MAX));
         }
     }
+    let mut examined = Examined { signature, known, pairing, debt: Debt::default() };
+    examined.debt = debt_of(file, standings, (id, doc), &examined);
+    examined
+}
+
+/// Works out what a comment owes, by what else was examined.
+#[must_use]
+pub(crate) fn debt_of(
+    file: &FileReading<'_>,
+    standings: &Standings,
+    (id, doc): (DeclId, &DocComment),
+    examined: &Examined<'_>,
+) -> Debt {
+    let declaration = file.outline.declaration(id);
+    let signature = examined.signature;
     let links_answer = matches!(file.language.dialect, Dialect::Kotlin | Dialect::Scala);
     let demand = file.settings.demand;
     let debtor = Debtor { source: &file.source, declaration, signature, demand, links_answer };
-    let mut debt =
-        if standings.owes(file, id, doc) { Debt::of(&debtor, doc, &pairing) } else { Debt::none(signature) };
-    if !known {
+    let mut debt = match standings.owes(file, id, doc) {
+        true => Debt::of(&debtor, doc, &examined.pairing),
+        false => Debt::none(signature),
+    };
+    if !examined.known {
         debt.params.fill(false);
     }
     if let Some(elsewhere) = &declaration.elsewhere {
         debt.pay(signature, &elsewhere.said);
     }
-    Examined { signature, known, pairing, debt }
+    debt
 }
 
 /// Tells whether a comment may well be about something else: empty lines part it from the declaration, and of several names

@@ -11,6 +11,7 @@ mod waivers;
 
 pub(crate) use asked::owner_of;
 pub use asked::{Standing, Standings};
+pub(crate) use file::debt_of;
 pub use file::{Examined, FileReview, Seen, examine, report_stale, review, signature_of, undocumented_debt};
 pub use habits::{ColonHead, Custom, Habits};
 pub use reading::FileReading;

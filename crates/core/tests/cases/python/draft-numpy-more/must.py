@@ -34,3 +34,11 @@ class Vat:
             Sips.
         """
         yield 1.0
+
+
+def is_heavy(load, tare=2):
+    """Check whether a crate is heavy.
+
+    It is weighed.
+    """
+    return load > tare
