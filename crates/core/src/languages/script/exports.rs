@@ -126,8 +126,18 @@ pub(super) fn assignment<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
 
 /// Declares what is assigned, where it is a function or a class.
 fn named<'t>(walk: &mut Walk<'t, Script>, (node, left, right): (Node<'t>, Node<'t>, Node<'t>), kind: Kind) {
-    let callable = matches!(walk.kind(right), Some(Script::FunctionValue | Script::Arrow | Script::Class));
+    let callable = is_callable(walk, right);
     if !callable && !is_documented(walk, walk.span(wrapper(walk, node)).start) {
+        return;
+    }
+    // `first = second = function () {}` is declared once.
+    let mut value = right;
+    while walk.kind(value) == Some(Script::Assignment)
+        && let Some(inner) = walk.field(value, "right")
+    {
+        value = inner;
+    }
+    if !callable && is_callable(walk, value) {
         return;
     }
     let name = walk.field(left, "property").unwrap_or(left);
@@ -135,6 +145,11 @@ fn named<'t>(walk: &mut Walk<'t, Script>, (node, left, right): (Node<'t>, Node<'
     let mut declaration = walk.start(kind, name, wrapper(walk, node), None);
     declaration.name = bare_name(walk, name);
     bind_value(walk, declaration, (node, Some(right)));
+}
+
+/// Tells whether a value is a function or a class.
+fn is_callable(walk: &Walk<'_, Script>, value: Node<'_>) -> bool {
+    matches!(walk.kind(value), Some(Script::FunctionValue | Script::Arrow | Script::Class))
 }
 
 /// Notes what `module.exports = …` gives out.

@@ -4,3 +4,7 @@ export function order(dish, count = 1, { hot }, ...extras) {
 }
 
 export const clear = () => {};
+
+exports.pack = exports.packAll = function (crates) {
+  return crates;
+};

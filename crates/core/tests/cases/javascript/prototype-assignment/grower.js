@@ -17,3 +17,12 @@ Grower.prototype = {
 /** Finds one. */
 Grower.find = function (name) { return null; };
 exports.Grower = Grower;
+
+/**
+ * Extends a grower. Much.
+ * @param {object} by With what.
+ * @returns {object} It.
+ */
+Grower.extend = Grower.prototype.extend = function (by) {
+  return by;
+};
