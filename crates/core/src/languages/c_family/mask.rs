@@ -236,15 +236,22 @@ impl<'s> Pass<'s> {
 
     /// Returns the index behind `MACRO(extern "C" {)` and `MACRO(})`, whose braces are only half of a pair.
     fn behind_linkage_macro(&self, at: usize) -> Option<usize> {
-        let opened = self.code.get(at + 1)?.is(b'(') && is_capital(self.word(at));
-        let inner = match opened && self.word(at + 2) == "extern" {
-            true => {
-                (self.code.get(at + 3)?.sort == Sort::Text && self.code.get(at + 4)?.is(b'{')).then_some(3)?
+        let (name, behind) = self.code.get(at..)?.split_first()?;
+        if name.sort != Sort::Word || !is_capital(self.word(at)) {
+            return None;
+        }
+        let signs = |lexeme: &Lexeme| if let Sort::Sign(sign) = lexeme.sort { sign } else { 0 };
+        match behind {
+            [open, brace, close, ..] if [open, brace, close].map(signs) == *b"(})" => Some(at + 4),
+            [open, linkage, text, brace, close, ..]
+                if [open, brace, close].map(signs) == *b"({)"
+                    && text.sort == Sort::Text
+                    && &self.text[linkage.range()] == "extern" =>
+            {
+                Some(at + 6)
             }
-            false => (opened && self.code.get(at + 2)?.is(b'}')).then_some(1)?,
-        };
-        let close = at + 2 + inner;
-        self.code.get(close)?.is(b')').then_some(close + 1)
+            _ => None,
+        }
     }
 
     /// Tells whether a run of items is nothing but words in capitals, with or without arguments.
@@ -689,6 +696,25 @@ mod tests {
             ("typedef struct { int a; } PACKED vat_t;", "typedef struct { int a; } vat_t;"),
         ] {
             assert_eq!(given(text), wanted, "{text}");
+        }
+    }
+
+    #[test]
+    fn texts_may_end_anywhere() {
+        for text in [
+            "CPP(extern \"C\" {)\nint f(int a) const _given form(1, a);\nCPP(})",
+            "template(class T)(requires A<T> AND (B<T>))\nint f(std::map<int, A> AB, ListOf(C *) &d);",
+            "#define /* int */ f(/* long */ c) ((c)->d)\nnamespace OLD(\"a\") b { using A OLD(\"c\") = B; }",
+            "extern const char __given a[];\nvoid f(void *(*cb)(void *a) NOEXCEPT, char my_const *b) NOEXCEPT;",
+        ] {
+            for end in 0..=text.len() {
+                for is_cpp in [false, true] {
+                    for plainer in [Plainer::Nowhere, Plainer::Everywhere] {
+                        assert_eq!(mask(&text[..end], is_cpp, &plainer).text().len(), end);
+                        assert_eq!(mask(&text[end..], is_cpp, &plainer).text().len(), text.len() - end);
+                    }
+                }
+            }
         }
     }
 

@@ -17,13 +17,12 @@ impl Pass<'_> {
         let word = self.word(at);
         if head.named {
             // One word alone behind a list of parameters is an attribute, if it is none of the language.
-            let qualified =
-                matches!(items[number - 1], Item::Word(at) if matches!(self.word(at), "const" | "noexcept"));
-            let list = number - 1 - usize::from(qualified);
-            let alone = head.listed
-                && !head.is_bare()
-                && number + 1 == items.len()
-                && matches!(items[list], Item::Group(..));
+            let is_behind_list = match items[..number] {
+                [.., Item::Group(..), Item::Word(at)] => matches!(self.word(at), "const" | "noexcept"),
+                [.., Item::Group(..)] => true,
+                _ => false,
+            };
+            let alone = head.listed && !head.is_bare() && number + 1 == items.len() && is_behind_list;
             if alone && !BEHIND_LISTS.contains(&word) && !TYPES.contains(&word) {
                 self.blank_lexeme(at);
             }
@@ -138,7 +137,10 @@ impl Pass<'_> {
 
     /// `void log(const char *form, ...) _form_(printf, 1, 2)`: a call of words and literals at the end.
     fn is_call_behind_types(&self, items: &[Item], number: usize) -> bool {
-        let [list, Item::Word(name), Item::Group(from, upto)] = items[number - 1..] else { return false };
+        let [.., list, Item::Word(name), Item::Group(from, upto)] = *items else { return false };
+        if number + 2 != items.len() {
+            return false;
+        }
         let inner = &self.code[from + 1..upto];
         let may_be_said = |lexeme: &Lexeme| {
             matches!(lexeme.sort, Sort::Word | Sort::Number | Sort::Text) || lexeme.is(b',')
@@ -153,7 +155,7 @@ impl Pass<'_> {
 
     /// Tells whether items directly behind a list of parameters with types are words and nothing else.
     fn are_words_behind_types(&self, items: &[Item], number: usize) -> bool {
-        self.is_typed_list(&items[number - 1])
+        items[..number].last().is_some_and(|list| self.is_typed_list(list))
             && near(&items[number..]).len() == items.len() - number
             && items[number..].iter().all(|item| {
                 matches!(item, Item::Word(at) if !TYPES.contains(&self.word(*at))

@@ -14,7 +14,7 @@ pub(super) fn unwrap_templates(text: &str, code: &mut Vec<Lexeme>, out: &mut [u8
         if !is_template || !code.get(at + 1).is_some_and(|next| next.is(b'(')) {
             continue;
         }
-        let Some(close) = closing(code, at + 1) else { return };
+        let Some(close) = closing(code, at + 1) else { break };
         let constrains = code.get(close + 1).is_some_and(|next| next.is(b'('))
             && code.get(close + 2).is_some_and(|next| &text[next.range()] == "requires");
         let Some(end) = constrains.then(|| closing(code, close + 1)).flatten() else { continue };
@@ -24,7 +24,10 @@ pub(super) fn unwrap_templates(text: &str, code: &mut Vec<Lexeme>, out: &mut [u8
         }
         for constraint in close + 1..=end {
             spare[constraint] = true;
-            out[code[constraint].range()].fill(b' ');
+            for byte in out[code[constraint].range()].iter_mut().filter(|byte| !matches!(byte, b'\n' | b'\r'))
+            {
+                *byte = b' ';
+            }
         }
     }
     let mut spare = spare.into_iter();
