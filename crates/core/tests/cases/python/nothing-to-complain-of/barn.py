@@ -1,0 +1,151 @@
+"""Barns."""
+
+from __future__ import annotations
+
+from typing import AsyncIterator, Iterator, overload
+
+
+class Barn:
+    """A barn. Big.
+
+    Attributes:
+        width: how wide it is
+
+    Args:
+        width: how wide
+        names: the names
+    """
+
+    def __init__(self, width: int, /, *, names: tuple[str, ...] = ()) -> None:
+        self.width = width
+        self.names = names
+
+    @property
+    def area(self) -> int:
+        """The area. In m².
+
+        Returns:
+            the area
+        """
+        return self.width**2
+
+    @classmethod
+    def make(cls, width: int = 3) -> Barn:
+        """Make one. Empty.
+
+        Args:
+            width: how wide. Defaults to 3.
+
+        Returns:
+            the barn
+
+        Raises:
+            ValueError: If it is negative.
+        """
+        if width < 0:
+            raise ValueError("negative")
+        return cls(width)
+
+    def walk(self, n: int) -> Iterator[int]:
+        """Walk. Slowly.
+
+        Args:
+            n: how far
+
+        Yields:
+            each step
+        """
+        yield from range(n)
+
+    async def read(self, path: str) -> AsyncIterator[bytes]:
+        """Read. Slowly.
+
+        Args:
+            path: which
+
+        Yields:
+            bytes: each chunk
+        """
+        yield b""
+
+    def __enter__(self):
+        """Enter. Slowly.
+
+        Returns:
+            itself
+        """
+        return self
+
+    def __getitem__(self, key):
+        """Get one. By key.
+
+        Args:
+            key: which
+
+        Returns:
+            it
+
+        Raises:
+            KeyError: If there is none.
+        """
+        try:
+            return self.names[key]
+        except IndexError as error:
+            raise KeyError(key) from error
+
+
+def deco(*, times: int = 3):
+    """Decorate. Often.
+
+    Args:
+        times: how often
+
+    Returns:
+        callable: what decorates
+    """
+
+    def outer(function):
+        def inner(*args, **kwargs):
+            for _ in range(times):
+                function(*args, **kwargs)
+
+        return inner
+
+    return outer
+
+
+def both(a, b=None, *args, c, d=2, **kwargs):
+    """Do both. Slowly.
+
+    Parameters
+    ----------
+    a, b : int
+        The two.
+    *args : tuple
+        The rest.
+    c : {'x', 'y'}
+        Which.
+    d : int, default: 2
+        How.
+    **kwargs
+        By name.
+
+    Returns
+    -------
+    first : int
+        One.
+    second : int
+        Another.
+
+    Raises
+    ------
+    ValueError
+        If it is negative.
+    TypeError
+        If it is none.
+    """
+    if a < 0:
+        raise ValueError
+    if a is None:
+        raise TypeError("none")
+    return a, b
