@@ -454,6 +454,22 @@ fn left_out_bodies_change_no_declaration_of_any_case() {
     assert!(compared > 1000, "only {compared} declarations");
 }
 
+/// What a case expects is written by the program itself on request; of this one only notes may be.
+#[test]
+#[expect(clippy::disallowed_methods, reason = "the harness reads files; the core does not")]
+fn rightly_documented_code_is_given_no_warning() {
+    let cases = std::path::Path::new(env!("CARGO_MANIFEST_DIR")).join("tests/cases");
+    let mut read = 0;
+    for language in std::fs::read_dir(cases).expect("the folder is there") {
+        let path = language.expect("it is there").path().join("nothing-to-complain-of/review.txt");
+        let Ok(review) = std::fs::read_to_string(&path) else { continue };
+        let wrong = review.lines().find(|line| line.contains(" warning ") || line.contains(" error "));
+        assert_eq!(wrong, None, "{}", path.display());
+        read += 1;
+    }
+    assert!(read > 12, "only {read} languages");
+}
+
 /// Tests of languages declare one name dozens of times over, each time with other supertypes; a search that
 /// went down every way through them would not come to its end.
 #[test]
