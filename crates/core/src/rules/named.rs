@@ -44,10 +44,7 @@ fn named<'a>(context: &Context<'a>, entry: usize, name: usize) -> (&'a Entry, &'
 
 /// Reports what has no entry and is owed one.
 pub(super) fn missing(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
-    let Some(side) = sort.side(context).filter(|_| !has_alternatives(context)) else { return };
-    if is_shortened(context, side) {
-        return;
-    }
+    let Some(side) = comparable_side(sort, context) else { return };
     let owed =
         if sort.kind == EntryKind::TypeParam { &context.debt.typeparams } else { &context.debt.params };
     for (at, _) in owed.iter().enumerate().filter(|&(at, &owed)| owed && side.entry_of[at].is_none()) {
@@ -63,10 +60,7 @@ pub(super) fn missing(sort: &Sort, context: &Context<'_>, findings: &mut Finding
 
 /// Reports entries that name nothing of the signature.
 pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Findings<'_>) {
-    let Some(side) = sort.side(context).filter(|_| !has_alternatives(context)) else { return };
-    if is_shortened(context, side) {
-        return;
-    }
+    let Some(side) = comparable_side(sort, context) else { return };
     if sort.kind == EntryKind::TypeParam
         && side.entry_of.iter().enumerate().any(|(at, _)| stands_for_more(sort, context, at))
     {
@@ -121,6 +115,11 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
             Match::Is(_) | Match::Again(..) | Match::Part => {}
         }
     }
+}
+
+/// Returns the pairs of a sort, where the comment surely speaks of the names that the signature has.
+fn comparable_side<'a>(sort: &Sort, context: &Context<'a>) -> Option<&'a Side> {
+    sort.side(context).filter(|side| !has_alternatives(context) && !is_shortened(context, side))
 }
 
 /// Tells whether a header is written twice, for one of which its reader decides: a comment may be about the other.

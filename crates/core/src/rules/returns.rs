@@ -338,16 +338,16 @@ fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
     let slice = |span: Option<Span>| span.map_or("", |span| context.slice(span));
     let other = context.text_of(first) != context.text_of(second) || slice(first.ty) != slice(second.ty);
     // Parts of what comes back have names of their own: `sample.mass the mass in g`.
-    let of_part = |entry: &Entry| {
+    let first_word = |entry: &Entry| {
         let text = context.text_of(entry);
-        let word = text.split_whitespace().next().unwrap_or_default().trim_end_matches(['.', ',', ':']);
-        word.contains('.')
+        let word = text.split_whitespace().next().unwrap_or_default();
+        word.trim_end_matches(['.', ',', ':']).to_owned()
     };
+    let of_part = |entry: &Entry| first_word(entry).contains('.');
     // So do values: `true` if it is full, `false` if it is empty.
     let of_value = |entry: &Entry| {
-        let text = context.text_of(entry);
-        let word = text.split_whitespace().next().unwrap_or_default().trim_end_matches(['.', ',', ':']);
-        word.starts_with('`') || matches!(word, "true" | "false" | "null" | "undefined")
+        let word = first_word(entry);
+        word.starts_with('`') || matches!(word.as_str(), "true" | "false" | "null" | "undefined")
     };
     let of_values = other && of_value(first) && of_value(second);
     if (each && other) || of_values || entries(context).any(of_part) {

@@ -239,7 +239,7 @@ impl Pass<'_> {
         let unknown: Vec<usize> = items[..end]
             .iter()
             .take_while(|item| !is_type(item, self))
-            .filter_map(|item| if let Item::Word(at) = item { Some(*at) } else { None })
+            .filter_map(word_of)
             .filter(|&at| {
                 let word = self.word(at);
                 !is_capital_or_noise(word) && !QUALIFIERS.contains(&word) && !ATTRIBUTES.contains(&word)
@@ -256,11 +256,8 @@ impl Pass<'_> {
         }
         // `char my_const *name`, `int my_unused name`: behind a word of the language stands no other type.
         if let Some(typed) = items[..end].iter().rposition(|item| is_type(item, self)) {
-            let named: Vec<usize> = items[typed..end]
-                .iter()
-                .filter_map(|item| if let Item::Word(at) = item { Some(*at) } else { None })
-                .filter(|&at| is_name(self.word(at)))
-                .collect();
+            let named: Vec<usize> =
+                items[typed..end].iter().filter_map(word_of).filter(|&at| is_name(self.word(at))).collect();
             for &at in &named[..named.len().saturating_sub(usize::from(!points))] {
                 self.blank_lexeme(at);
             }
@@ -275,6 +272,11 @@ impl Pass<'_> {
             }
         }
     }
+}
+
+/// Returns the lexeme of an item that is a word.
+fn word_of(item: &Item) -> Option<usize> {
+    if let Item::Word(at) = item { Some(*at) } else { None }
 }
 
 /// Returns the next items: a head without an end would be gone through again at every word or call in it.

@@ -207,13 +207,12 @@ pub(super) fn signature_of<'t>(walk: &Walk<'t, Script>, node: Node<'t>, body: Op
     };
     signature.collects = body.is_some_and(|body| walk.uses_arguments(body));
     // What makes an object of itself where it is called without `new` gives back what it makes.
-    let makes_itself = |body| {
-        let name = walk.field(node, "name").map_or("", |name| walk.text(name));
-        let asks = format!("this instanceof {name}");
-        name.starts_with(char::is_uppercase)
-            && memchr::memmem::find(walk.text(body).as_bytes(), asks.as_bytes()).is_some()
-    };
-    signature.returns.exempt |= body.is_some_and(makes_itself);
+    let class = walk.field(node, "name").map(|name| walk.text(name));
+    if let (Some(class), Some(body)) = (class.filter(|name| name.starts_with(char::is_uppercase)), body) {
+        let asks = format!("this instanceof {class}");
+        signature.returns.exempt |=
+            memchr::memmem::find(walk.text(body).as_bytes(), asks.as_bytes()).is_some();
+    }
     let mut cursor = node.walk();
     let generator = node.children(&mut cursor).any(|child| child.kind() == "*");
     if generator {
