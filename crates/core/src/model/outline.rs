@@ -124,6 +124,16 @@ impl Outline {
         (0..narrow(self.declarations.len())).map(DeclId)
     }
 
+    /// Returns the overloads directly below a declaration that have no comment of their own: its comment speaks of
+    /// them as well.
+    pub fn silent_overloads(&self, id: DeclId) -> impl Iterator<Item = &Declaration> {
+        let first = self.declaration(id);
+        let siblings = self.declarations[id.0 as usize + 1..].iter().filter(|other| other.owner == first.owner);
+        siblings.take_while(|other| {
+            other.name == first.name && other.kind == first.kind && other.comment.doc.is_none()
+        })
+    }
+
     /// Returns what stands above a declaration.
     #[must_use]
     pub fn attached(&self, id: DeclId) -> Attached {

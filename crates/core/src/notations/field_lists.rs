@@ -1,6 +1,7 @@
 //! Reading notations whose entries are fields: a sign, a name, an argument, a colon, a text.
 
 use super::Lines;
+use super::sections;
 use super::summary::{blank, complete, describe, entry, entry_name, mark};
 use super::table::{Meaning, Tag, look_up};
 use crate::model::{DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId};
@@ -23,7 +24,10 @@ pub(super) type ReadHead = for<'s> fn(&'s str) -> Option<Head<'s>>;
 pub(super) fn count(lines: &Lines<'_>, head: ReadHead, table: &[Tag]) -> usize {
     (0..lines.len())
         .filter_map(|at| head(lines.text(at)))
-        .filter(|head| matches!(look_up(table, head.tag), (Some(meaning), _) if meaning != Meaning::Mark))
+        .filter(|head| {
+            opens_list(head)
+                || matches!(look_up(table, head.tag), (Some(meaning), _) if meaning != Meaning::Mark)
+        })
         .count()
 }
 
@@ -41,7 +45,7 @@ pub(super) fn read(
     let heads: Vec<(usize, Head<'_>)> = (0..lines.len())
         .filter(|&at| !shielded[at])
         .filter_map(|at| head(lines.text(at)).map(|head| (at, head)))
-        .filter(|(_, head)| head.tag.starts_with(char::is_lowercase))
+        .filter(|(_, head)| head.tag.starts_with(char::is_lowercase) || opens_list(head))
         .collect();
     describe(&mut doc, lines, heads.first().map_or(lines.len(), |(at, _)| *at));
     let mut types = Vec::new();
@@ -116,11 +120,16 @@ fn read_field(
     (head, table): (&Head<'_>, &[Tag]),
     rows: (usize, usize),
 ) {
+    if opens_list(head) {
+        doc.marks.push(mark(lines, head.tag, MarkStanding::Known, (rows.0, rows.0 + 1)));
+        read_list(doc, lines, rows);
+        return;
+    }
     let (meaning, standing) = look_up(table, head.tag);
     let misspelt = matches!(standing, MarkStanding::Near(_));
     let text = lines.text_span(lines.span_of(head.rest).start, rows.0, rows.1);
     match meaning {
-        // `:parameters:` over a list of them is no entry.
+        // `:keywords: speed` names none.
         Some(Meaning::Entry(EntryKind::Param)) if misspelt && head.argument.trim().is_empty() => {}
         Some(Meaning::Entry(kind)) => {
             doc.entries.push(read_entry(lines, kind, head, (text, rows)));
@@ -138,6 +147,41 @@ fn read_field(
     let entry_like = matches!(meaning, Some(Meaning::Entry(_) | Meaning::ParamType | Meaning::ReturnType));
     if misspelt || !entry_like {
         doc.marks.push(mark(lines, head.tag, standing, rows));
+    }
+}
+
+/// Tells whether a field opens a list of all parameters, which have no fields of their own: `:Parameters:`.
+fn opens_list(head: &Head<'_>) -> bool {
+    head.argument.trim().is_empty()
+        && head.rest.trim().is_empty()
+        && LISTS.iter().any(|word| head.tag.eq_ignore_ascii_case(word))
+}
+
+/// The fields that open a list of all parameters.
+const LISTS: [&str; 4] = ["parameters", "params", "arguments", "args"];
+
+/// Tells whether a line is nothing but a field that opens such a list: `:Parameters:`.
+pub(crate) fn is_list_field(line: &str) -> bool {
+    let word = line.trim().strip_prefix([':', '@']).and_then(|rest| rest.strip_suffix(':'));
+    word.is_some_and(|word| LISTS.iter().any(|list| word.eq_ignore_ascii_case(list)))
+}
+
+/// Reads the items of such a list: "- `load`: what it weighs", or a name over its description.
+fn read_list(doc: &mut DocComment, lines: &Lines<'_>, (from, end): (usize, usize)) {
+    let filled = || (from + 1..end).filter(|&row| !lines.is_blank(row));
+    let Some(indent) = filled().map(|row| lines.indent(row)).min() else { return };
+    let items: Vec<usize> = filled().filter(|&row| lines.indent(row) == indent).collect();
+    for (number, &row) in items.iter().enumerate() {
+        let upto = items.get(number + 1).copied().unwrap_or(end);
+        let text = lines.trimmed(row);
+        let text = sections::list_item(text).unwrap_or(text);
+        let (head, rest) = sections::split_colon(text).unwrap_or((text, sections::line_end(lines, row)));
+        let name = head.split_once('(').map_or(head, |(name, _)| name).trim();
+        let Some(names) = sections::names(lines, name) else { continue };
+        let mut found = entry(EntryKind::Param, lines.span_of(name), (row, upto));
+        found.names = names;
+        sections::set_text(&mut found, lines, rest, upto);
+        doc.entries.push(found);
     }
 }
 

@@ -24,6 +24,7 @@ struct Heading {
     title: &'static str,
     kind: Option<EntryKind>,
     indent: usize,
+    has_colon: bool,
 }
 
 /// Finds the headings: a known title and a colon at the comment's own indentation, text on the same line
@@ -33,8 +34,14 @@ fn headings(lines: &Lines<'_>) -> Vec<Heading> {
     let shielded = lines.shielded();
     let mut out = Vec::new();
     for row in (0..lines.len()).filter(|&row| !shielded[row]) {
-        let Some((title, rest)) = lines.trimmed(row).split_once(':') else { continue };
         let indent = sections::indent_of(lines, row, base);
+        let Some((title, rest)) = lines.trimmed(row).split_once(':') else {
+            let lists = out.iter().any(|heading: &Heading| !heading.has_colon);
+            if let Some((title, kind)) = bare_heading(lines, row, lists).filter(|_| indent == base) {
+                out.push(Heading { row, title, kind: Some(kind), indent, has_colon: false });
+            }
+            continue;
+        };
         if indent != base || !title.starts_with(char::is_uppercase) {
             continue;
         }
@@ -46,15 +53,23 @@ fn headings(lines: &Lines<'_>) -> Vec<Heading> {
         let Some((title, kind)) = found else { continue };
         let single = matches!(kind, Some(EntryKind::Returns | EntryKind::Yields | EntryKind::Throws));
         if rest.trim().is_empty() || (single && rest.starts_with(' ')) {
-            out.push(Heading { row, title, kind, indent });
+            out.push(Heading { row, title, kind, indent, has_colon: true });
         }
     }
     out
 }
 
-/// Returns what stands behind the mark of a list's item (reStructuredText, Markdown); nothing where a line is none.
-fn list_item(line: &str) -> Option<&str> {
-    ["* ", "- ", "+ "].iter().find_map(|mark| line.strip_prefix(mark)).map(str::trim_start)
+/// Finds the title of entries that lacks its colon: over a list of parameters, and behind such a one over any.
+fn bare_heading(lines: &Lines<'_>, row: usize, lists: bool) -> Option<(&'static str, EntryKind)> {
+    let (title, kind) = sections::title(lines.trimmed(row))?;
+    let kind = kind.filter(|&kind| lists || kind == EntryKind::Param)?;
+    let below = row + 1;
+    let holds = below < lines.len() && !lines.is_blank(below) && lines.indent(below) > lines.indent(row);
+    let named = || {
+        let (head, _) = sections::split_colon(lines.trimmed(below))?;
+        sections::names(lines, head.split_once(" (").map_or(head, |(name, _)| name))
+    };
+    (holds && (kind != EntryKind::Param || named().is_some())).then_some((title, kind))
 }
 
 /// A misspelt heading is one when something like an item follows.
@@ -79,7 +94,7 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
         while gap
             && end < limit
             && lines.indent(end) == heading.indent
-            && list_item(lines.trimmed(end)).is_some()
+            && sections::list_item(lines.trimmed(end)).is_some()
         {
             end = past(end + 1).unwrap_or(limit);
         }
@@ -147,8 +162,13 @@ fn read_value(
     found.tag = sections::heading_span(lines, heading);
     if row != heading || !inline.is_empty() {
         let text = if inline.is_empty() { lines.trimmed(row) } else { inline };
-        let text = list_item(text).unwrap_or(text);
-        let rest = match sections::split_colon(text).filter(|(ty, _)| sections::looks_like_type(ty)) {
+        let text = sections::list_item(text).unwrap_or(text);
+        let typed = |text| sections::split_colon(text).filter(|(ty, _)| sections::looks_like_type(ty));
+        // Of several results each has a type of its own.
+        let alike = |at: &usize| !lines.is_blank(*at) && lines.indent(*at) <= lines.indent(row);
+        let several =
+            inline.is_empty() && (row + 1..end).filter(alike).any(|at| typed(lines.trimmed(at)).is_some());
+        let rest = match typed(text).filter(|_| !several) {
             Some((ty, rest)) => {
                 sections::read_type(&mut found, lines, ty);
                 rest
@@ -169,7 +189,7 @@ fn read_item(
     text: &str,
 ) {
     let mut found = sections::item(kind, lines, row, doc.sections.len());
-    let text = list_item(text).unwrap_or(text);
+    let text = sections::list_item(text).unwrap_or(text);
     let (head, rest) = match sections::split_colon(text) {
         Some((head, rest)) => (head.trim(), rest),
         None => match text.split_once(" - ").or_else(|| text.split_once(" -- ")) {
@@ -177,6 +197,11 @@ fn read_item(
             None => (text, sections::line_end(lines, row)),
         },
     };
+    // The end of a sentence above that stands too far left: "`Crate.load`(s)."
+    let is_sentence_end = text.ends_with('.') && !text.ends_with("..");
+    if kind != EntryKind::Throws && sections::split_colon(text).is_none() && is_sentence_end && head == text {
+        return;
+    }
     if kind == EntryKind::Throws {
         let parts: Vec<&str> = head.split(',').flat_map(|part| part.split(" or ")).map(str::trim).collect();
         if parts.iter().all(|part| !part.contains(' ')) {

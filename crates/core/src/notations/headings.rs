@@ -100,6 +100,13 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
         }
     }
     complete(&mut doc);
+    if doc.blank && !headings.is_empty() {
+        // What is told below a heading is told; code alone is not.
+        let shielded = lines.shielded();
+        let opens = |at: usize| ["#", "```", "~~~"].iter().any(|sign| lines.trimmed(at).starts_with(sign));
+        let says = |at: usize| !shielded[at] && !lines.is_blank(at) && !opens(at);
+        doc.blank = !(0..lines.len()).any(says);
+    }
     doc
 }
 

@@ -26,11 +26,13 @@ mod xml;
 
 pub use choose::{evident, read};
 pub(crate) use commands::is_colon_form;
+pub(crate) use field_lists::is_list_field;
 pub(crate) use fields::aligned;
 pub use lines::Lines;
 pub(crate) use notation::WordVotes;
 pub use notation::{Addition, Align, NewEntry, Notation, Order, TagWords, TypeCustom, WriteStyle, Writer};
 pub use sections::heading_meant;
+pub(crate) use sections::is_title_of_text;
 
 use crate::model::NotationId;
 

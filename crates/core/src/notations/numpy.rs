@@ -118,11 +118,18 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
             doc.entries.push(found);
             continue;
         }
-        if text.strip_suffix(':').is_some_and(sections::is_title) {
+        let below = (row + 1..upto).find(|&below| !lines.is_blank(below));
+        let lists = below.is_some_and(|below| lines.trimmed(below).starts_with(['-', '*']));
+        if text.strip_suffix(':').is_some_and(|text| sections::is_title(text) || lists && is_heading(text)) {
             // A heading in another notation's form ends the list.
             break;
         }
         let (names, ty) = sections::split_colon(text).unwrap_or((text, ""));
+        // `load (float):`, as the other notation has it.
+        let (names, ty) = match names.split_once(" (").and_then(|(name, ty)| Some((name, ty.strip_suffix(')')?))) {
+            Some(split) if ty.trim().is_empty() => split,
+            _ => (names, ty),
+        };
         // The last words of a paragraph are no item.
         let goes_on =
             row > heading + 2 && lines.indent(row - 1) == lines.indent(row) && !lines.is_blank(row - 1);
@@ -178,6 +185,11 @@ fn read_value(
     }
     found.lines.0 = narrow(heading);
     doc.entries.push(found);
+}
+
+/// Tells whether a word is written as headings are: `Outputs`.
+fn is_heading(text: &str) -> bool {
+    text.len() > 3 && text.starts_with(char::is_uppercase) && text.chars().skip(1).all(char::is_lowercase)
 }
 
 /// Several words without a colon are no item.

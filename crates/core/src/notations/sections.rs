@@ -69,6 +69,12 @@ pub(super) fn is_title(text: &str) -> bool {
     TITLES.iter().any(|(known, ..)| *known == lower)
 }
 
+/// Tells whether a word is the title of a section that holds text, however it is written.
+pub(crate) fn is_title_of_text(text: &str) -> bool {
+    let lower = text.to_lowercase();
+    TITLES.iter().any(|(known, _, kind)| *known == lower && kind.is_none())
+}
+
 /// Returns what a heading was meant to say that is read as `title` and is not written as any; nothing where it
 /// is written right.
 #[must_use]
@@ -118,6 +124,11 @@ pub(super) fn split_colon(text: &str) -> Option<(&str, &str)> {
         }
     }
     None
+}
+
+/// Returns what stands behind the mark of a list's item (reStructuredText, Markdown); nothing where a line is none.
+pub(super) fn list_item(line: &str) -> Option<&str> {
+    ["* ", "- ", "+ "].iter().find_map(|mark| line.strip_prefix(mark)).map(str::trim_start)
 }
 
 /// Reads the names that open an item: `x`, `*args, **kwargs`, `x, y`.

@@ -64,7 +64,13 @@ pub(super) fn look_up(table: &[Tag], name: &str) -> (Option<Meaning>, MarkStandi
     // Words that are run together are nobody's misspelling of one word: `colDef` is not `code`.
     let joined = name.contains(char::is_uppercase);
     let close = |near: &&str| (name.len() > 5 && !joined) || misses(near) <= 1;
-    let near = near.filter(|near| !adds(near) && close(near));
+    // Who mistypes three letters of a word begins it rightly: `@navigation` is not `@variation`. And `@noimport` says
+    // the contrary.
+    let begins_alike = |near: &&str| name.as_bytes().first() == near.as_bytes().first();
+    let another = |near: &&str| {
+        !begins_alike(near) && (misses(near) > 2 || name.strip_prefix("no").is_some_and(|rest| rest == *near))
+    };
+    let near = near.filter(|near| !adds(near) && close(near) && !another(near));
     let found = near.and_then(|near| table.iter().find(|(known, _)| *known == near));
     // `@aliases` is a project's own word, where `@alias` is no entry.
     let plural = |known: &str| name.strip_suffix('s').or_else(|| name.strip_suffix("es")) == Some(known);

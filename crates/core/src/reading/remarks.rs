@@ -75,6 +75,7 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
     let leads = lower.trim_start_matches(|c: char| !c.is_alphabetic());
     let leads_away = [
         "see ", "cf. ", "cf ", "for ", "same as ", "as above", "may ", "separate ", "refactored ", "moved ",
+        "changed ",
         "copied ", "extracted ", "renamed ", "adapted ", "ported ", "taken ", "borrowed ", "stolen ",
         "kept ", "added ", "left ", "exposed ", "exported ", "required ", "needed ", "replaced ",
         "inspired ", "based on ", "force ", "forces ", "cannot ", "can't ", "so ", "overwritten ",

@@ -1,7 +1,7 @@
 //! A docstring taken apart: the same parts, whatever notation they were written in.
 
 use crate::model::{DocComment, Entry, EntryKind, EntryName};
-use crate::notations::Lines;
+use crate::notations::{Lines, is_list_field};
 use crate::text::Span;
 
 /// What a docstring consists of, below its description.
@@ -143,7 +143,13 @@ fn covers<'d>(doc: &'d DocComment, lines: &Lines<'_>) -> Vec<Cover<'d>> {
     let is_entry = |lines: (u32, u32)| doc.entries.iter().any(|entry| entry.lines.0 == lines.0);
     for mark in doc.marks.iter().filter(|mark| !is_entry(mark.lines)) {
         let rows = wide(mark.lines);
-        out.push(Cover { rows, what: What::Mark(mark.name.as_str().to_owned()) });
+        // What only opens a list goes where its items do.
+        let what = if is_list_field(lines.trimmed(rows.0)) {
+            What::Nothing
+        } else {
+            What::Mark(mark.name.as_str().to_owned())
+        };
+        out.push(Cover { rows, what });
     }
     out
 }

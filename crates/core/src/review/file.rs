@@ -9,12 +9,12 @@ use super::{FileReading, Standing, Standings};
 use crate::debt::{Debt, Debtor};
 use crate::model::{
     Construction, DeclId, Declaration, Dialect, DocComment, EntryKind, Finding, Kind, Level, Name,
-    RawFinding, Related, Signature, State,
+    RawFinding, Related, Signature, State, Variadic,
 };
 use crate::notations;
-use crate::pairing::{self, Match, Pairing};
+use crate::pairing::{self, Match, Pairing, Side};
 use crate::rules::{self, Asking, Check, Context, FileContext, Findings, Rule};
-use crate::text::Span;
+use crate::text::{Span, near};
 
 /// What the review of one file found.
 pub struct FileReview<'a> {
@@ -101,6 +101,7 @@ pub fn examine<'a>(
     let mut pairing = pairing::pair(doc, signature);
     accept_overloads(file, id, doc, &mut pairing);
     accept_call(file, id, &mut pairing);
+    accept_collected(file, doc, signature, &mut pairing);
     let known = known && !is_of_another(file, declaration, doc, &pairing);
     if let Some(class) = class_doc(file, declaration) {
         // A constructor and its class share entries: one at either place answers.
@@ -155,6 +156,24 @@ fn is_of_another(
         && file.source.slice(Span::new(doc.span.end, declaration.span.start)).matches('\n').count() > 1
 }
 
+/// What a rest parameter collects may be told under a name of its own: `@param load` for `...args`; outside of JavaScript,
+/// where its own name says nothing.
+fn accept_collected(file: &FileReading<'_>, doc: &DocComment, signature: &Signature, pairing: &mut Pairing) {
+    let script = matches!(file.language.dialect, Dialect::JavaScript | Dialect::TypeScript);
+    let says_nothing =
+        |name: &Name| matches!(name.as_str(), "args" | "argv" | "arguments" | "params" | "rest" | "varargs");
+    for paired in &mut pairing.params.names {
+        let Match::Renamed(at) = paired.is else { continue };
+        let rest = &signature.parameters[at];
+        let told = doc.entries[paired.entry].names[paired.name].name.as_str();
+        let another =
+            rest.named().is_some_and(|name| !near(name.as_str(), told) && (script || says_nothing(name)));
+        if rest.variadic == Variadic::Positional && another {
+            paired.is = Match::Part;
+        }
+    }
+}
+
 /// The comment of a class whose objects are called may tell of what they are called with.
 fn accept_call(file: &FileReading<'_>, id: DeclId, pairing: &mut Pairing) {
     let is_type = file.outline.declaration(id).kind.is_type();
@@ -169,28 +188,26 @@ fn accept_call(file: &FileReading<'_>, id: DeclId, pairing: &mut Pairing) {
     }
 }
 
-/// A comment above several overloads, of which the others have none, speaks of all their parameters.
+/// A comment above several overloads, of which the others have none, speaks of all that they take.
 fn accept_overloads(file: &FileReading<'_>, id: DeclId, doc: &DocComment, pairing: &mut Pairing) {
-    let doubtful = |is: Match| matches!(is, Match::Unknown | Match::Renamed(_));
-    if !pairing.params.names.iter().any(|name| doubtful(name.is)) {
-        return;
-    }
-    let first = file.outline.declaration(id);
-    let after = &file.outline.declarations[id.0 as usize + 1..];
-    let siblings = after.iter().filter(|other| other.owner == first.owner);
-    let overloads = siblings.take_while(|other| {
-        other.name == first.name && other.kind == first.kind && other.comment.doc.is_none()
-    });
-    let others: Vec<&Name> =
-        overloads.flat_map(|other| &other.signature.parameters).filter_map(|p| p.named()).collect();
-    for name in &mut pairing.params.names {
-        if doubtful(name.is) && others.contains(&&doc.entries[name.entry].names[name.name].name) {
-            if let Match::Renamed(at) = name.is {
-                pairing.params.entry_of[at] = None;
-            }
-            name.is = Match::Part;
+    let accept = |side: &mut Side, taken: fn(&Signature) -> Vec<&Name>| {
+        let doubtful = |is: Match| matches!(is, Match::Unknown | Match::Renamed(_));
+        if !side.names.iter().any(|name| doubtful(name.is)) {
+            return;
         }
-    }
+        let others: Vec<&Name> =
+            file.outline.silent_overloads(id).flat_map(|other| taken(&other.signature)).collect();
+        for name in side.names.iter_mut().filter(|name| doubtful(name.is)) {
+            if others.contains(&&doc.entries[name.entry].names[name.name].name) {
+                if let Match::Renamed(at) = name.is {
+                    side.entry_of[at] = None;
+                }
+                name.is = Match::Part;
+            }
+        }
+    };
+    accept(&mut pairing.params, |signature| signature.parameters.iter().filter_map(|p| p.named()).collect());
+    accept(&mut pairing.typeparams, |signature| signature.type_parameters.iter().map(|p| &p.name).collect());
 }
 
 /// Returns the signature that a declaration's comment speaks of, and whether it is known.

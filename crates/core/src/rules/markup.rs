@@ -325,8 +325,8 @@ fn element_at(text: &str, start: usize) -> Option<Element> {
     let close = rest.find('>')?;
     let attributes = rest[length..close].trim();
     let plain = attributes.trim_end_matches('/');
-    // What has no attributes' form is no tag.
-    if !plain.is_empty() && !plain.contains('=') {
+    // What has no attributes' form is no tag; a template names an element by `#crate`.
+    if !plain.is_empty() && !plain.contains('=') && !plain.starts_with('#') {
         return None;
     }
     let end = start + 1 + usize::from(closes) + close + 1;
@@ -505,8 +505,13 @@ fn code_spans(context: &Context<'_>, sign: &'static str, findings: &mut Findings
             at = start + length;
             // Inside a code span a backslash is one (CommonMark 0.31, 6.1).
             let escaped = open.is_none() && line.text[..start].ends_with('\\');
-            // `<kbd>`</kbd>` shows the sign itself.
-            let shown = line.text[..start].ends_with('>') && line.text[at..].starts_with('<');
+            let (before, behind) = (&line.text[..start], &line.text[at..]);
+            // `<kbd>`</kbd>` shows the sign itself, and so does one that stands alone or between quotation marks.
+            let around = [(" ", " "), ("\"", "\""), ("'", "'"), ("'", "~'"), ("(", ")")];
+            let between = |&(left, right): &(&str, &str)| before.ends_with(left) && behind.starts_with(right);
+            let unpaired = length == 1 && open.is_none() && line.text.matches('`').count() % 2 == 1;
+            let alone = unpaired && around.iter().any(between);
+            let shown = before.ends_with('>') && behind.starts_with('<') || alone;
             if escaped || shown || (sign.len() == 2 && length != 2) {
                 continue;
             }
@@ -534,6 +539,11 @@ fn section(context: &Context<'_>, findings: &mut Findings<'_>) {
     let doc = context.doc;
     for section in &doc.sections {
         let text = context.slice(section.heading);
+        if lacks_colon(context, section) {
+            let message = format!("`{text}` is no heading without its colon; write `{text}:`");
+            findings.report(section.heading, text, message).replace(section.heading, &format!("{text}:"));
+            continue;
+        }
         let Some(meant) = heading_meant(text, section.title) else { continue };
         let message = format!("`{text}` is no heading of this notation; did you mean `{meant}`?");
         let length = narrow(text.trim_end_matches(':').len());
@@ -548,6 +558,12 @@ fn section(context: &Context<'_>, findings: &mut Findings<'_>) {
         }
         unread_sections(context, findings);
     }
+}
+
+/// Tells whether a heading of entries has no colon behind it where the notation has one.
+fn lacks_colon(context: &Context<'_>, section: &Section) -> bool {
+    let line = context.doc.lines.get(section.lines.0 as usize).map_or("", |&line| context.slice(line));
+    context.doc.notation.as_str() == "google" && section.kind.is_some() && !line.contains(':')
 }
 
 /// Headings in Markdown that are near to a known one.

@@ -4,6 +4,7 @@
 use super::repair::{Repair, Rows, sorted_by_key};
 use super::{Context, Findings};
 use crate::model::{Construction, Declaration, Dialect, Entry, EntryKind, EntryName, Kind, Name};
+use crate::notations::is_title_of_text;
 use crate::pairing::{Match, Side};
 use crate::text::{Edit, Span, is_filled_by_code, is_wordless};
 
@@ -79,6 +80,8 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
         match paired.is {
             Match::Renamed(_) | Match::Unknown
                 if is_set_aside(context, name.name.as_str()) || is_below_filled(context, name.span) => {}
+            // A section that its author did not set apart: `example: weigh(1)`.
+            Match::Unknown if written.section > 0 && is_title_of_text(name.name.as_str()) => {}
             Match::Unknown if is_word_of_macro(context, name.name.as_str()) => {}
             Match::Unknown
                 if is_key_of_another(context, written) || is_read_off(context, side, name.name.as_str()) => {}
@@ -119,7 +122,10 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
 
 /// Returns the pairs of a sort, where the comment surely speaks of the names that the signature has.
 fn comparable_side<'a>(sort: &Sort, context: &Context<'a>) -> Option<&'a Side> {
-    sort.side(context).filter(|side| !has_alternatives(context) && !is_shortened(context, side))
+    // A module takes nothing: its comment lists what its callables have in common.
+    sort.side(context)
+        .filter(|_| context.declaration().kind != Kind::Module)
+        .filter(|side| !has_alternatives(context) && !is_shortened(context, side))
 }
 
 /// Tells whether a header is written twice, for one of which its reader decides: a comment may be about the other.

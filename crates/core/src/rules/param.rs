@@ -3,7 +3,7 @@
 use super::named::{self, PARAMS};
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::model::{Dialect, EntryKind, Level, Parameter, RuleId};
+use crate::model::{Dialect, EntryKind, Level, Parameter, RuleId, Variadic};
 use crate::pairing::Match;
 use crate::text::{Source, Span, split_words, surely_says_more};
 use crate::types;
@@ -257,15 +257,30 @@ fn wrong_type(context: &Context<'_>, findings: &mut Findings<'_>) {
     each_matched(context, |parameter, entry, name| {
         let (Some(stated), Some(declared)) = (entry.ty, parameter.ty) else { return };
         let (said, is) = (context.slice(stated), context.slice(declared));
-        if types::contradict(context.file.language.type_words, said, is) {
+        // What a collecting parameter is inside may be told as well as what each is that it collects.
+        let collected = parameter.variadic != Variadic::No && is_collection(said);
+        if !collected && types::contradict(context.file.language.type_words, said, is) {
             let message =
-                format!("`{}` is `{is}` in the signature and `{said}` here; correct one of them", name.name);
+                format!("`{}` is `{is}` in the signature and `{}` here; correct one of them", name.name, bare(said));
             findings
                 .report(stated, name.name.as_str(), message)
                 .related(declared, "the signature's type")
                 .done();
         }
     });
+}
+
+/// Returns a type as a message shows it: without the backquotes around it, and what stands behind them.
+fn bare(said: &str) -> &str {
+    said.trim_start_matches('`').split('`').next().unwrap_or(said)
+}
+
+/// Tells whether a type, as a comment states it, holds several values.
+fn is_collection(said: &str) -> bool {
+    let lower = said.to_ascii_lowercase();
+    let words =
+        ["list", "tuple", "sequence", "iterable", "collection", "dict", "mapping", "set", "array", "varargs"];
+    lower.ends_with("[]") || words.iter().any(|word| lower.contains(word))
 }
 
 fn optional(context: &Context<'_>, findings: &mut Findings<'_>) {

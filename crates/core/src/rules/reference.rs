@@ -287,6 +287,11 @@ fn inherit(context: &Context<'_>, findings: &mut Findings<'_>) {
     if text[..at].ends_with("{@") && !behind.starts_with('}') {
         return;
     }
+    // `@inheritDoc Scale.weigh`
+    let source = behind.split_whitespace().next().unwrap_or_default();
+    if source.contains(['.', '#']) && source.starts_with(char::is_alphabetic) {
+        return;
+    }
     let member = matches!(declaration.kind, Kind::Method | Kind::Property | Kind::Event);
     let owner = declaration
         .owner

@@ -5,7 +5,7 @@ use super::repair::Repair;
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::index::Family;
-use crate::model::{Answer, Body, Dialect, Entry, EntryKind, Kind, Level, Mark, RuleId, Signature};
+use crate::model::{Answer, Body, Declaration, Dialect, Entry, EntryKind, Kind, Level, Mark, RuleId, Signature};
 use crate::text::{Source, Span, is_wordless, split_words, surely_says_more};
 use crate::types;
 
@@ -199,7 +199,8 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     let declared = context.declaration().signature.returns.ty.map_or("", |ty| context.slice(ty));
     let settles = ["task", "promise", "future", "awaitable", "operation"];
     let speaks_of_settling = settles.iter().any(|word| text.contains(word) || ty.contains(word))
-        || ["resolves ", "rejects ", "settles "].iter().any(|word| text.starts_with(word));
+        || ["resolves ", "rejects ", "settles "].iter().any(|word| text.starts_with(word))
+        || text.contains("fulfil");
     // When it comes back, and whether, is no value.
     let only_when = ["never returns", "only returns", "does not return", "doesn't return", "returns nothing"];
     // What comes back can be awaited, and gives nothing then.
@@ -300,6 +301,11 @@ fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
     if context.doc.marks.iter().any(to_fill_in) || is_left_to_others(context.slice(context.doc.span)) {
         return;
     }
+    // A comment above overloads speaks of those that give something back as well.
+    let gives = |other: &Declaration| other.signature.returns.value != Answer::No;
+    if context.file.outline.silent_overloads(context.id).any(gives) {
+        return;
+    }
     // So does what stands empty where no type is declared: it only shows how it is called.
     if declaration.signature.returns.ty.is_none() && has_empty_body(context) {
         return;
@@ -344,10 +350,11 @@ fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
         word.trim_end_matches(['.', ',', ':']).to_owned()
     };
     let of_part = |entry: &Entry| first_word(entry).contains('.');
-    // So do values: `true` if it is full, `false` if it is empty.
+    // So do values: `true` if it is full, `false` if it is empty, with braces around or without.
     let of_value = |entry: &Entry| {
+        let is_value = |word: &str| matches!(word, "true" | "false" | "null" | "undefined");
         let word = first_word(entry);
-        word.starts_with('`') || matches!(word.as_str(), "true" | "false" | "null" | "undefined")
+        word.starts_with('`') || is_value(&word) || is_value(slice(entry.ty))
     };
     let of_values = other && of_value(first) && of_value(second);
     if (each && other) || of_values || entries(context).any(of_part) {

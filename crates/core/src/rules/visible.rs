@@ -2,12 +2,13 @@
 //! something is text, it is taken for code: rules that read the text would rather miss a fault than invent one.
 
 use std::borrow::Cow;
+use std::ops::Range;
 use std::sync::LazyLock;
 
 use aho_corasick::AhoCorasick;
 
 use super::Context;
-use crate::model::Carrier;
+use crate::model::{Carrier, Dialect};
 use crate::text::Span;
 
 /// Marks that open code over several lines, with what closes it.
@@ -77,7 +78,11 @@ fn read_lines<'a>(context: &Context<'a>) -> Vec<Visible<'a>> {
     let docstring = context.file.language.carrier == Carrier::Docstring;
     let base = doc.lines.iter().skip(usize::from(docstring)).map(|&line| context.slice(line));
     let base = base.filter(|line| !line.trim().is_empty()).map(indent).min().unwrap_or(0);
+    let examples = unfenced_examples(context);
     for (row, &line) in doc.lines.iter().enumerate() {
+        if examples.iter().any(|example| example.contains(&row)) {
+            continue;
+        }
         let text = context.slice(line);
         let bare = text.trim();
         if let Some(close) = closing {
@@ -115,6 +120,18 @@ fn read_lines<'a>(context: &Context<'a>) -> Vec<Visible<'a>> {
         out.push(Visible { row, text, start: line.start });
     }
     out
+}
+
+/// Returns the rows of the examples that are code from their first line to their last: those of JavaScript's notation
+/// that set no code apart themselves.
+fn unfenced_examples(context: &Context<'_>) -> Vec<Range<usize>> {
+    if !matches!(context.file.language.dialect, Dialect::JavaScript | Dialect::TypeScript) {
+        return Vec::new();
+    }
+    let doc = context.doc;
+    let examples = doc.marks.iter().filter(|mark| mark.name == "example");
+    let rows = examples.map(|mark| mark.lines.0 as usize..mark.lines.1 as usize);
+    rows.filter(|rows| !doc.lines[rows.clone()].iter().any(|&line| context.slice(line).contains("```"))).collect()
 }
 
 fn indent(line: &str) -> usize {

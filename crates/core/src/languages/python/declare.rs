@@ -199,7 +199,8 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: N
         ..Signature::default()
     };
     let signature = &mut declaration.signature;
-    signature.value_may_be_called = declaration.kind == Kind::Property && signature.returns.ty.is_none();
+    signature.value_may_be_called = declaration.kind == Kind::Property
+        && signature.returns.ty.is_none_or(|ty| is_called(walk.source.slice(ty)));
     apply_decorators(walk, &mut declaration, &decorators);
     let dunder = declaration.name.as_str().starts_with("__") && declaration.name.as_str().ends_with("__");
     // What special methods mean is fixed by the language: they are checked and never asked for.
@@ -230,6 +231,8 @@ fn apply_decorators(walk: &Walk<'_, Python>, declaration: &mut Declaration, deco
     }
     if decorators.has("overload") {
         declaration.answered = true;
+        // The implementation's comment is the one that is shown: it owes what there is to say.
+        declaration.computed_comment = true;
     }
     if decorators.has("fixture") {
         declaration.excuses.push(Excuse::Tests);
@@ -334,6 +337,11 @@ fn returns(walk: &Walk<'_, Python>, node: Node<'_>, constructor: bool) -> Return
     out
 }
 
+/// Tells whether a type speaks of something that is called, by its name at least.
+fn is_called(ty: &str) -> bool {
+    ["Call", "Func", "Handler", "Hook"].iter().any(|word| ty.contains(word))
+}
+
 /// Tells whether a type only says when something is done: `Awaitable[None]`, `Coroutine[Any, Any, None]`.
 fn brings_nothing(ty: &str) -> bool {
     let inner = ty.split_once('[').and_then(|(_, inner)| inner.strip_suffix(']'));
@@ -374,12 +382,19 @@ pub(super) fn class<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: Node
             let has_fields = |base: &Name| {
                 !matches!(base.as_str(), "object" | "Generic" | "Protocol" | "ABC" | "NamedTuple")
             };
-            declaration.signature.collects = declaration.supertypes.iter().any(has_fields);
+            declaration.signature.collects =
+                declaration.supertypes.iter().any(has_fields) || has_made_base(walk, node);
         }
     }
     let id = walk.declare(declaration);
     walk.open(Scope::Declaration(id));
     walk.declared_at(node, outer);
+}
+
+/// Tells whether a class is built upon what a call gives back: `NamedTuple("Crate", [("load", float)])`.
+fn has_made_base(walk: &Walk<'_, Python>, class: Node<'_>) -> bool {
+    let bases = walk.field(class, kinds::SUPERCLASSES).map(|list| walk.children(list)).unwrap_or_default();
+    bases.into_iter().any(|base| walk.text(base).ends_with(')'))
 }
 
 /// Tells whether a class body defines its constructor.
@@ -392,7 +407,7 @@ fn defines_init(walk: &Walk<'_, Python>, body: Node<'_>) -> bool {
         };
         inner.is_some_and(|inner| {
             walk.kind(inner) == Some(Python::Function)
-                && walk.field(inner, kinds::NAME).is_some_and(|name| walk.text(name) == "__init__")
+                && walk.field(inner, kinds::NAME).is_some_and(|name| matches!(walk.text(name), "__init__" | "__new__"))
         })
     })
 }

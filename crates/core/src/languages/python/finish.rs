@@ -20,13 +20,19 @@ pub(super) fn finish(walk: &mut Walk<'_, Python>) {
             let narrowed = walk.outline.declarations[owner as usize].surface;
             let declaration = &mut walk.outline.declarations[at];
             declaration.surface = declaration.surface.max(narrowed);
-            if declaration.name == "__init__" && declaration.kind == Kind::Constructor {
+            let constructs = matches!(declaration.name.as_str(), "__init__" | "__new__");
+            if constructs && declaration.kind == Kind::Constructor {
+                let is_init = declaration.name == "__init__";
                 let id = DeclId(narrow(at));
                 let before = walk.outline.declarations[owner as usize].construction;
                 let takes = match before {
                     Construction::Unknown => true,
-                    // Behind its overloads stands what takes all of them.
-                    Construction::Member(before) => walk.outline.declaration(before).answered,
+                    // Behind its overloads stands what takes all of them; and what makes the object only passes on
+                    // what `__init__` takes.
+                    Construction::Member(before) => {
+                        let before = walk.outline.declaration(before);
+                        before.answered || (is_init && before.name == "__new__")
+                    }
                     Construction::Header | Construction::Fields => false,
                 };
                 if takes {

@@ -149,3 +149,120 @@ def both(a, b=None, *args, c, d=2, **kwargs):
     if a is None:
         raise TypeError("none")
     return a, b
+
+
+class Pair(NamedTuple("Pair", [("left", str), ("right", str)])):
+    """Two crates.
+
+    Args:
+        left: The one.
+        right: The other.
+    """
+
+
+class Made(NamedTuple("Made", [("left", str), ("right", str)])):
+    """Two crates, made.
+
+    Args:
+        left (str): The one.
+        right (str): The other.
+    """
+
+    def __new__(cls, left: str, right: str = ""):
+        return super().__new__(cls, left=left, right=right)
+
+
+def cover(value, kind):
+    """Cover a crate.
+
+    Args:
+      value: A crate, to be turned into a (collection of)
+     `press.Crate`(s).
+      kind: The same as would be
+     `value(pre).kind`.
+    """
+
+
+class Net:
+    """A net.
+
+    Parameters
+    ----------
+    units : int
+        How many.
+    mesh (int):
+        How wide.
+
+    Outputs:
+        - **caught**: What it holds.
+        - **lost**: What it does not.
+
+    example: Net(3, 4).caught
+    """
+
+    def __init__(self, units, mesh):
+        pass
+
+    @property
+    def on_catch(self) -> CatchCallback | None:
+        """Called when something is caught.
+
+        :param net: Which it is.
+        """
+
+
+def roles(*hands: int, **ranks: str):
+    """Check roles.
+
+    Args:
+        hands (List[int]): Who is there.
+        ranks (Dict[str, str]): Who may do what.
+    """
+
+
+def both() -> tuple[bool, set[str]]:
+    """Look at both.
+
+    Returns:
+        bool: Whether they are there.
+        set[str]: What they hold.
+    """
+
+
+@overload
+def many(name: str) -> str:
+    """A name is given. No other."""
+@overload
+def many(name: int) -> int: ...
+def many(name):
+    """Take many. Of all kinds.
+
+    Args:
+        name: What to take.
+
+    Returns:
+        What was taken.
+    """
+    return name
+
+
+def load(crate, mode):
+    """Load a crate. It is heavy.
+
+    :Parameters:
+        `crate`: str
+            Where it lies.
+        `mode` : str, optional
+            How it is lifted.
+
+    :returns: What it weighs.
+    """
+    return crate
+
+
+def gather(*args):
+    """Gather crates. All of them.
+
+    :parameters:
+        - `crates`: Which.
+    """

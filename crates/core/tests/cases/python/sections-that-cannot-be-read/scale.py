@@ -27,3 +27,23 @@ def weigh_some(loads):
     Shape:
         loads: in kg
     """
+
+
+def weigh_slowly(crate, lid):
+    """Weigh a crate. It takes its time.
+
+    Args
+        crate (Crate): what to weigh
+        lid (bool): whether it is closed
+    Returns
+        float: its mass in kg
+    """
+    return 1.0
+
+
+def weigh_never(crate):
+    """Weigh nothing.
+
+    Parameters
+    are not told of here.
+    """

@@ -21,3 +21,11 @@ impl<'a, T: ?Sized> Barn<'a, T> {
     /// It must be there.
     pub const unsafe extern "C" fn raw(at: *const u8) -> u8 { *at }
 }
+
+impl Sphere {
+    /// ## Parameters
+    /// - radius: The radius of the sphere, typically in meters.
+    pub const fn new(radius: f64) -> Self {
+        Self { radius }
+    }
+}

@@ -93,3 +93,75 @@ export abstract class Barn<T> {
     return a;
   }
 }
+
+/**
+ * Books seats. Nothing is paid.
+ * @param names - Of the guests.
+ * @param undo - Whether the way back is wanted.
+ * @typeParam S - Of a seat.
+ * @return If desired, the way back.
+ */
+export declare function book(names: string[]): void;
+export declare function book<S>(names: string[], undo: true): S[];
+
+/**
+ * Says whether a seat is taken.
+ * @param seat - To look at.
+ * @returns {true} if it is
+ * @returns {false} if it is not
+ * @returns {null} if there is none
+ */
+export declare function taken(seat: string): boolean | null;
+
+/**
+ * Hands a crate over.
+ * @param crate - To hand over.
+ * @return Fulfills with `undefined` upon success.
+ */
+export declare function handOver(crate: string): Promise<void>;
+
+/**
+ * Sends word. It is not waited for.
+ * @param topic - Where to.
+ * @param eventData - What to say.
+ * @returns What was answered.
+ */
+export declare function send(topic: string, ...args: unknown[]): unknown[];
+
+/**
+ * Draws a crate.
+ * @example
+ * const shader = `
+ * attribute vec3 position;
+ *
+ * void main(void) { }
+ * `;
+ *
+ * draw(shader);
+ */
+export declare function draw(): void;
+
+/**
+ * Quotes with \ on one shell and ` on the other.
+ *
+ * Allowed are `A-Z`, ` `, `.` and all.
+ *
+ * A word is in "`".
+ */
+export declare function quote(): void;
+
+/**
+ * Looks at a gate.
+ * <div>
+ *   <div #opened></div>
+ * </div>
+ * @navigation somewhere
+ * @noimport
+ */
+export declare function look(): void;
+
+/** A copy of a barn. */
+export class Copied {
+  /** @inheritDoc Barn.over */
+  over(): void {}
+}
