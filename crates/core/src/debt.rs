@@ -460,19 +460,28 @@ fn for_tools<'a>(
 }
 
 /// Returns the names that lines outside of entries open with, in a form of the author's own: `load (float): what to
-/// weigh`, `* load - what to weigh`.
+/// weigh`, `* load - what to weigh`, or `load` above its description.
 fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &'a str> {
     let is_entry = |row: u32| doc.entries.iter().any(|entry| entry.lines.0 <= row && row < entry.lines.1);
     let rows = doc.lines.iter().zip(0..).filter(move |&(_, row)| !is_entry(row));
-    rows.filter_map(|(&line, _)| {
-        let line = source.slice(line).trim_start();
+    let indent = |line: &str| line.len() - line.trim_start().len();
+    let describes_below = move |row: u32, line: &str| {
+        let below = doc.lines.get(row as usize + 1).map_or("", |&below| source.slice(below));
+        !below.trim().is_empty() && indent(below) > indent(line)
+    };
+    rows.filter_map(move |(&line, row)| {
+        let whole = source.slice(line);
+        let line = whole.trim_start();
         let item = line.trim_start_matches(['*', '-', '+', ' ', '`']);
-        let end = item.find(|c: char| !(c.is_alphanumeric() || c == '_'))?;
+        let end = item.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(item.len());
         let behind = item[end..].trim_start_matches(['`', '*']).trim_start();
         let behind = match behind.strip_prefix('(') {
             Some(inner) => inner.split_once(')')?.1.trim_start(),
             None => behind,
         };
+        if matches!(behind.trim_end(), "" | ":") && describes_below(row, whole) {
+            return Some(&item[..end]);
+        }
         // `- load is the weight in kg`
         if behind.split_whitespace().next().is_some_and(|word| SAYING.contains(&word)) {
             return Some(&item[..end]);

@@ -221,6 +221,8 @@ fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, ch
             match structural.last().filter(|_| !said_before) {
                 // `\internal Weighs a crate.`: the text may begin on the line.
                 Some(&(at, _, name)) if name == "internal" => {
+                    // Before all else it speaks of the whole.
+                    doc.surface = doc.surface.or(Some(Surface::Package));
                     describe_past(doc, lines, (at, lines.span_of(name).end), end(0).max(at + 1), opens);
                 }
                 above => {

@@ -158,6 +158,16 @@ impl<'s> Lines<'s> {
         shielded
     }
 
+    /// Returns, line by line, whether it lies between two commands, as `@code` and `@endcode`.
+    pub(super) fn between_commands(&self, open: &str, close: &str) -> Vec<bool> {
+        let mut between = vec![false; self.len()];
+        let is = |line: &str, word: &str| {
+            line.trim_start().strip_prefix(['@', '\\']).is_some_and(|rest| rest.starts_with(word))
+        };
+        self.shield_between(&mut between, |line| is(line, open), |line| is(line, close));
+        between
+    }
+
     fn shield_between(
         &self,
         shielded: &mut [bool],

@@ -15,7 +15,10 @@ pub(super) static XML: Notation = Notation {
     id: NotationId::new("xml"),
     looks_like: "<param name=\"name\">",
     read,
-    evidence: |lines| (0..lines.len()).filter(|&at| opens_element(lines.trimmed(at))).count(),
+    evidence: |lines| {
+        let shown = lines.between_commands("code", "endcode");
+        (0..lines.len()).filter(|&at| !shown[at] && opens_element(lines.trimmed(at))).count()
+    },
     spelling,
     holds: |kind| kind != EntryKind::Yields,
     writer: &FieldWriter(&XmlLines),

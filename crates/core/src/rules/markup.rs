@@ -216,7 +216,11 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
         // What closes an element does so, whatever follows.
         let closes_one = element.closes && open.iter().any(|(name, ..)| *name == element.name);
         let spoken_of = !closes_one && is_spoken_of(&text[element.end..]);
-        let placeholder = (has_placeholders && element.name.len() == 1) || (element.like_type && !closes_one);
+        // `\<b\>` shows the sign itself.
+        let escaped = doc.notation.as_str() == "commands" && text[..start].ends_with('\\');
+        let placeholder = (has_placeholders && element.name.len() == 1)
+            || (element.like_type && !closes_one)
+            || (escaped && !element.closes);
         if is_quoted(text, start, element.end) || spoken_of || placeholder {
             set_aside.push(element.name);
             continue;

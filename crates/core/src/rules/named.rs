@@ -80,6 +80,7 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
         match paired.is {
             Match::Renamed(_) | Match::Unknown
                 if is_set_aside(context, name.name.as_str()) || is_below_filled(context, name.span) => {}
+            Match::Unknown if is_constant_told(context, name) => {}
             // A section that its author did not set apart: `example: weigh(1)`.
             Match::Unknown if written.section > 0 && is_title_of_text(name.name.as_str()) => {}
             Match::Unknown if is_word_of_macro(context, name.name.as_str()) => {}
@@ -228,6 +229,15 @@ fn is_set_aside(context: &Context<'_>, name: &str) -> bool {
     });
     let word = |c: char| c.is_alphanumeric() || c == '_';
     comments.flat_map(|comment| comment.split(|c: char| !word(c))).any(|found| found == name)
+}
+
+/// Tells whether an entry in the colon form tells of one of the constants that are passed: `@PRESS_SLOW: take time`.
+fn is_constant_told(context: &Context<'_>, name: &EntryName) -> bool {
+    let (text, behind) = (name.name.as_str(), context.file.source.text().get(name.span.end as usize..));
+    context.doc.notation.as_str() == "commands"
+        && text.contains('_')
+        && !text.contains(char::is_lowercase)
+        && behind.is_some_and(|behind| behind.starts_with(':'))
 }
 
 /// Tells whether a name is a word of what a macro stands for: its comment may be about what that declares.

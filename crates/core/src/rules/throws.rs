@@ -322,6 +322,10 @@ fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     for entry in context.doc.entries_of(EntryKind::Throws) {
         let Some(name) = entry.name() else { continue };
+        // `@throw nothing` says that none is.
+        if matches!(name.name.as_str(), "nothing" | "none" | "nothrow" | "never") {
+            continue;
+        }
         if entry.text.is_none_or(|span| is_wordless(context.slice(span)))
             && !text_names(context.file.source, context.doc, name.name.as_str())
         {

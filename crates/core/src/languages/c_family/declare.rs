@@ -298,9 +298,14 @@ fn read_marks<'t>(walk: &Walk<'t, C>, node: Node<'t>, function: Node<'t>, declar
         .into_iter()
         .any(|word| matches!(walk.text(word), "override" | "final"));
     // Attributes may have been blanked: the source tells.
-    let head = walk.source.slice(Span::new(walk.span(node).start, declaration.header_end));
-    declaration.deprecated =
-        without_comments(head).split(|c: char| !(c.is_alphanumeric() || c == '_')).any(says_deprecated);
+    let (start, end) = (walk.span(node).start, declaration.header_end);
+    let list = walk.field(function, "parameters").map_or(Span::new(end, end), |list| walk.span(list));
+    // What is taken may be called so: `bool deprecated`.
+    let around = [Span::new(start, list.start.clamp(start, end)), Span::new(list.end.clamp(start, end), end)];
+    declaration.deprecated = around.into_iter().any(|part| {
+        let words = without_comments(walk.source.slice(part));
+        words.split(|c: char| !(c.is_alphanumeric() || c == '_')).any(says_deprecated)
+    });
     if declaration.deprecated {
         declaration.excuses.push(Excuse::Deprecated);
     }

@@ -25,3 +25,34 @@ class Barn {
  private:
   int width_;
 };
+
+/**
+ * Makes a barn of what is read. At once.
+ * @param node what is read
+ * @param deprecated whether older ones are read as well
+ * @return the barn
+ */
+Barn<int> read_barn(const char *node, bool deprecated);
+
+/**
+ * Reads a list as it is written. Lines may be broken.
+ *
+ * @code
+ * <crates>
+ *     <param name="one" value="1">
+ * </crates>
+ * @endcode
+ *
+ * The tag is written \<FONT SIZE=+2\>, and closed by \</FONT\>.
+ *
+ * @param text what is written
+ * @throw nothing
+ */
+void read_list(const char *text) noexcept;
+
+/*!
+    \internal
+
+    Is called by the others. It need not be told of.
+*/
+int help(int depth, int width);
