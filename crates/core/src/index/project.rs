@@ -135,6 +135,17 @@ impl Family {
         self.named(name).map(|(path, _)| path)
     }
 
+    /// Tells whether the project declares a type of this name in a namespace, or in another type, as it is written in front
+    /// of the name.
+    pub(crate) fn has_type_in(&self, (around, name): (&str, &str)) -> bool {
+        self.named(name).any(|(_, facts)| {
+            let outer = facts.qualified.strip_suffix(name).and_then(|outer| outer.strip_suffix('.'));
+            outer.and_then(|outer| outer.strip_suffix(around)).is_some_and(|rest| {
+                rest.is_empty() || rest.ends_with('.')
+            })
+        })
+    }
+
     /// Returns the values of an enumeration; nothing when there is none, or more than one, of this name.
     #[must_use]
     pub fn values(&self, name: &str) -> Option<&[SmolStr]> {
@@ -268,7 +279,12 @@ impl Family {
         let mut found = self.named(ty);
         let Some((path, first)) = found.next() else { return Lookup::Unknown };
         // Parts of one type are one; others of the same name make it uncertain.
-        if found.any(|(_, other)| other.qualified != first.qualified) {
+        let mut parts = 1;
+        if found.inspect(|_| parts += 1).any(|(_, other)| other.qualified != first.qualified) {
+            return Lookup::Unknown;
+        }
+        // The other parts of a lone one are made by a tool, or kept elsewhere.
+        if first.partial && parts == 1 {
             return Lookup::Unknown;
         }
         let supertypes: Vec<Name> = first.supertypes.iter().map(|name| Name::new(name)).collect();

@@ -154,6 +154,7 @@ const TABLE: &[Tag] = &[
     ("readonly", Meaning::Mark),
     ("receiver", Meaning::Mark),
     ("remarks", Meaning::Mark),
+    ("required", Meaning::Mark),
     ("requires", Meaning::Mark),
     ("sample", Meaning::Mark),
     ("satisfies", Meaning::Mark),
@@ -496,7 +497,15 @@ fn read_typed<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t st
     rest
 }
 
+/// Returns a name without an element around it: `<code>Overload</code>`.
+fn without_element(word: &str) -> &str {
+    let inner = word.strip_prefix('<').and_then(|rest| rest.split_once('>')).map(|(_, inner)| inner);
+    let bare = inner.and_then(|inner| inner.split_once("</")).map(|(bare, _)| bare);
+    bare.filter(|bare| !bare.is_empty()).unwrap_or(word)
+}
+
 fn read_name(found: &mut Entry, lines: &Lines<'_>, word: &str) {
+    let word = if found.kind == EntryKind::TypeParam { word } else { without_element(word) };
     if let Some(inner) = word.strip_prefix('<').and_then(|word| word.split('>').next()) {
         found.kind = EntryKind::TypeParam;
         found.names.push(EntryName { name: Name::new(inner), span: lines.span_of(inner), dotted: false });

@@ -167,6 +167,10 @@ pub(super) fn never_happens(source: &Source, thrown: Span) -> bool {
     let (before, behind) = (&text[..thrown.start as usize], &text[thrown.start as usize..]);
     let begin = before.rmatch_indices('\n').nth(1).map_or(0, |(at, _)| at + 1);
     let end = behind.match_indices('\n').nth(1).map_or(text.len(), |(at, _)| thrown.start as usize + at);
+    let statement = text[thrown.start as usize..end].split(';').next().unwrap_or_default();
+    if statement.split(['"', '\'']).skip(1).step_by(2).any(message_says_never) {
+        return true;
+    }
     text[begin..end].lines().any(|line| {
         let remark = ["//", "/*", "# ", "--"].iter().filter_map(|mark| line.find(mark)).min();
         remark.is_some_and(|at| {
@@ -179,6 +183,17 @@ pub(super) fn never_happens(source: &Source, thrown: Span) -> bool {
             .any(|words| lower.contains(words))
         })
     })
+}
+
+/// Tells whether the message of what is thrown says that it never is.
+fn message_says_never(message: &str) -> bool {
+    let lower = message.to_ascii_lowercase();
+    let phrases = [
+        "never happen", "not happen", "n't happen", "never get here", "not get here", "n't get here",
+        "never be reached", "not be reached", "never reach", "not reach this", "not reach here",
+        "unreachable code", "unreachable case", "unreachable branch", "unreachable state",
+    ];
+    lower == "unreachable" || phrases.iter().any(|phrase| lower.contains(phrase))
 }
 
 /// Tells whether what throws is to be written elsewhere, as the exception's name says or a mark in its header.

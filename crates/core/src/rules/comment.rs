@@ -96,6 +96,10 @@ fn detached(asking: &Asking<'_>, findings: &mut Findings<'_>) {
     let declaration = asking.declaration();
     let Some(Misplaced::Detached(id)) = declaration.comment.misplaced else { return };
     let comment = asking.file.outline.comment(id);
+    // A directive that somebody took out: `///#if PRESS`.
+    if asking.file.source.slice(comment.span).starts_with("///#") {
+        return;
+    }
     let where_to = match comment.carrier {
         Carrier::Docstring => "make it the first statement of the body",
         Carrier::Block { .. } | Carrier::Lines { .. } if declaration.span.contains(comment.span) => {

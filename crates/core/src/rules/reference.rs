@@ -140,16 +140,23 @@ fn members(context: &Context<'_>, marks: &[&str], sign: u8, findings: &mut Findi
                     })
                     .unwrap_or(rest.len());
                 let target = rest[..end].trim_start_matches(['~', '.']);
-                let target = target
-                    .strip_prefix(|c: char| c.is_ascii_uppercase())
-                    .filter(|rest| rest.starts_with(':'))
-                    .map_or(target, |rest| &rest[1..]);
+                let target = match target.split_once(':') {
+                    // What is said to be a type, or a namespace, is no member.
+                    Some(("T" | "N", _)) => continue,
+                    Some((letter, rest)) if letter.len() == 1 => rest,
+                    _ => target,
+                };
                 let Some((ty, member)) = target.rsplit_once(char::from(sign)) else { continue };
                 let is_name = |text: &str| {
                     text.chars().all(|c| c.is_alphanumeric() || c == '_' || c == '$') && !text.is_empty()
                 };
                 let (package, ty) = ty.rsplit_once(['.', '$']).unwrap_or(("", ty));
                 if !ty.is_empty() && !may_be_meant(context, (package, ty)) {
+                    continue;
+                }
+                // In C# what stands in front is written where the type is declared: `Press.Scale.Weigh`.
+                let elsewhere = || !context.file.known.has_type_in((package, ty));
+                if context.doc.notation.as_str() == "xml" && !package.is_empty() && elsewhere() {
                     continue;
                 }
                 if !is_name(member) || (!ty.is_empty() && !is_name(ty)) {

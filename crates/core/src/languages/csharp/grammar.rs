@@ -75,7 +75,10 @@ impl Grammar for CSharpGrammar {
         }
         let branches = first_branches(text, errors, attempt > 0);
         let base = branches.as_ref().map_or(text, |given| given.text());
-        let blanks = values_of_called(base, errors);
+        let mut blanks = values_of_called(base, errors);
+        // The grammar reads no `partial` behind `ref` (ECMA-334, 16.2.2 allows it).
+        blanks.extend(base.match_indices("ref partial struct ").map(|(at, _)| at..at + "ref".len()));
+        blanks.sort_by_key(|blank| blank.start);
         if blanks.is_empty() {
             return branches;
         }

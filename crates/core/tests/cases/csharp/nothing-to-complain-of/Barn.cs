@@ -44,3 +44,17 @@ public static class More
     /// <returns>twice</returns>
     public static string Twice(this string text, params string[] parts) => text + text;
 }
+/// <summary>A part of the yard.</summary>
+public class Presses { }
+/// <summary>Looks, see <see cref="T:Yard.Presses.Scale"/>, <see cref="Yard.Presses.Scale"/> and <see cref="Heaps.Small"/>.</summary>
+public class Looker { }
+/// <summary>Heaps, of which a tool makes the other part.</summary>
+public partial class Heaps { }
+/// <summary>A run of <typeparamref name="T"/>.</summary>
+/// <typeparam name="T">what lies in it</typeparam>
+public readonly ref partial struct Run<T>
+{
+    /// <summary>Makes one. Empty.</summary>
+    /// <param name="length">The number of <typeparamref name="T"/> that lie in it.</param>
+    public Run(int length) { }
+}

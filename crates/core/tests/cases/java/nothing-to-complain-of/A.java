@@ -41,4 +41,23 @@ public sealed abstract class A<T extends Comparable<? super T>> permits A.B {
   }
   /** Another. Small. */
   public static final class B extends A<String> { B() { super(1); } }
+
+  /**
+   * Weighs one. In turn.
+   * @param <code>crate</code> What.
+   * @return Its mass.
+   * @exception <code>IllegalArgumentException</code> If it is too heavy.
+   * @required
+   */
+  public int inTurn(int crate) {
+    if (crate > 3) {
+      throw new IllegalArgumentException("too heavy");
+    }
+    switch (crate) {
+      case 1:
+        return 1;
+      default:
+        throw new IllegalStateException("Unreachable case: " + crate);
+    }
+  }
 }
