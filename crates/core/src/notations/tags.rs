@@ -79,6 +79,7 @@ const TABLE: &[Tag] = &[
     ("chainable", Meaning::Mark),
     ("class", Meaning::Mark),
     ("classdesc", Meaning::Mark),
+    ("core", Meaning::Mark),
     ("code", Meaning::Mark),
     ("const", Meaning::Mark),
     ("constant", Meaning::Mark),
@@ -413,7 +414,8 @@ fn read_entry(
         }
         if dialect == Dialect::Ruby && tag == "option" {
             // What it is about is a key: `@option options [Integer] :seats how many`.
-            rest = first_word(rest).1;
+            let (key, behind) = first_word(rest);
+            rest = if key.starts_with([':', '"', '\'']) { behind } else { rest };
         }
     }
     let start = lines.span_of(rest).start;

@@ -102,6 +102,7 @@ pub fn examine<'a>(
     accept_overloads(file, id, doc, &mut pairing);
     accept_call(file, id, &mut pairing);
     accept_collected(file, doc, signature, &mut pairing);
+    accept_options(file, doc, signature, &mut pairing);
     let known = known && !is_of_another(file, declaration, doc, &pairing);
     if let Some(class) = class_doc(file, declaration) {
         // A constructor and its class share entries: one at either place answers.
@@ -154,6 +155,30 @@ fn is_of_another(
         && names.iter().all(|name| name.is == Match::Unknown)
         && doc.span.end <= declaration.span.start
         && file.source.slice(Span::new(doc.span.end, declaration.span.start)).matches('\n').count() > 1
+}
+
+/// Keyword parameters may be told as the keys of options that are passed: `@option options [Integer] :seats` (Ruby).
+fn accept_options(file: &FileReading<'_>, doc: &DocComment, signature: &Signature, pairing: &mut Pairing) {
+    if file.language.dialect != Dialect::Ruby {
+        return;
+    }
+    for (number, entry) in doc.entries.iter().enumerate().filter(|(_, e)| e.kind == EntryKind::Property) {
+        let Some(root) = entry.name().map(|name| &name.name) else { continue };
+        let line = doc.lines.get(entry.lines.0 as usize).map_or("", |&line| file.source.slice(line));
+        let Some((_, behind)) = line.split_once("@option") else { continue };
+        let key = behind.split_whitespace().find_map(|word| word.strip_prefix(':')).unwrap_or(root.as_str());
+        let Some(at) = signature.parameters.iter().position(|p| p.named().is_some_and(|name| name == key))
+        else {
+            continue;
+        };
+        let answer = &mut pairing.params.entry_of[at];
+        *answer = answer.or(Some(number));
+        for paired in pairing.params.names.iter_mut().filter(|paired| paired.is == Match::Unknown) {
+            if doc.entries[paired.entry].names[paired.name].name == *root {
+                paired.is = Match::Part;
+            }
+        }
+    }
 }
 
 /// What a rest parameter collects may be told under a name of its own: `@param load` for `...args`; outside of JavaScript,

@@ -255,6 +255,15 @@ fn is_left_to_others(comment: &str) -> bool {
     })
 }
 
+/// Tells whether the last thing that a body does, in any case, is to throw: others are to give something back.
+fn ends_by_throwing(context: &Context<'_>) -> bool {
+    let declaration = context.declaration();
+    let whole = context.slice(declaration.span).trim_end().trim_end_matches(';');
+    let inner = whole.strip_suffix('}').map(str::trim_end).and_then(|inner| inner.strip_suffix(';'));
+    let last = inner.and_then(|inner| inner.rsplit([';', '{', '}']).next());
+    declaration.kind != Kind::Constructor && last.is_some_and(|last| last.trim_start().starts_with("throw "))
+}
+
 /// Tells whether a body is there and holds nothing but remarks.
 fn has_empty_body(context: &Context<'_>) -> bool {
     let declaration = context.declaration();
@@ -307,7 +316,8 @@ fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
         return;
     }
     // So does what stands empty where no type is declared: it only shows how it is called.
-    if declaration.signature.returns.ty.is_none() && has_empty_body(context) {
+    let undeclared = declaration.signature.returns.ty.is_none();
+    if undeclared && (has_empty_body(context) || ends_by_throwing(context)) {
         return;
     }
     // What an asynchronous function hands out is waited for.

@@ -26,4 +26,17 @@ final class Barn
      * @return \Generator<int, string, mixed, void> each
      */
     public function walk(): \Generator { yield 1 => 'a'; }
+
+    /**
+     * Returns the name of the class of crates.
+     *
+     * @return string
+     * @throws Exception if others do not give it
+     */
+    protected function crateClass()
+    {
+        trigger_error('left to others');
+
+        throw Exception::notSupported(__METHOD__);
+    }
 }

@@ -35,4 +35,19 @@ class Barn
   def width=(value)
     @width = value
   end
+
+  # Lists crates. All of them.
+  #
+  # @param options [Hash] what is asked for
+  # @option options [String] :filter which
+  # @option options [Integer] :most how many
+  # @core listing
+  def list(filter: nil, most: nil)
+  end
+
+  # Binds. Hard.
+  # @param rope [Rope] by what
+  # @option knots [Integer] The number of knots.
+  def bind(rope, knots: 0)
+  end
 end
