@@ -103,7 +103,9 @@ pub fn examine<'a>(
     accept_call(file, id, &mut pairing);
     accept_collected(file, doc, signature, &mut pairing);
     accept_options(file, doc, signature, &mut pairing);
-    let known = known && !is_of_another(file, declaration, doc, &pairing);
+    let known = known
+        && !is_shown_only(file, declaration, doc)
+        && !is_of_another(file, declaration, doc, &pairing);
     if let Some(class) = class_doc(file, declaration) {
         // A constructor and its class share entries: one at either place answers.
         let shared = pairing::pair(class, signature);
@@ -129,7 +131,7 @@ pub(crate) fn debt_of(
     let links_answer = matches!(file.language.dialect, Dialect::Kotlin | Dialect::Scala);
     let demand = file.settings.demand;
     let debtor = Debtor { source: &file.source, declaration, signature, demand, links_answer };
-    let mut debt = match standings.owes(file, id, doc) {
+    let mut debt = match standings.owes(file, id, doc) && !is_shown_only(file, declaration, doc) {
         true => Debt::of(&debtor, doc, &examined.pairing),
         false => Debt::none(signature),
     };
@@ -155,6 +157,32 @@ fn is_of_another(
         && names.iter().all(|name| name.is == Match::Unknown)
         && doc.span.end <= declaration.span.start
         && file.source.slice(Span::new(doc.span.end, declaration.span.start)).matches('\n').count() > 1
+}
+
+fn is_script(file: &FileReading<'_>) -> bool {
+    matches!(file.language.dialect, Dialect::JavaScript | Dialect::TypeScript)
+}
+
+/// Tells whether a comment is about something that the declaration below it only stands for: a member of another type
+/// that it names, `@name scale#weigh`, or what others are to write in its place, `weigh: function() {}`.
+fn is_shown_only(file: &FileReading<'_>, declaration: &Declaration, doc: &DocComment) -> bool {
+    if !is_script(file) {
+        return false;
+    }
+    let owner = declaration.owner.map(|owner| &file.outline.declaration(owner).name);
+    let named = doc.marks.iter().filter(|mark| mark.name == "name");
+    let mut lines = named.filter_map(|mark| doc.lines.get(mark.lines.0 as usize));
+    let of_another = lines.any(|&line| {
+        let path = file.source.slice(line).split_whitespace().next_back().unwrap_or_default();
+        let around = path.split_once('#').map(|(around, _)| around.rsplit(['.', '/', '~']).next());
+        around.flatten().is_some_and(|around| owner.is_none_or(|owner| owner != around))
+    });
+    let behind = Span::new(declaration.name_span.end, declaration.span.end.max(declaration.name_span.end));
+    let is_empty_value = || {
+        let value = file.source.slice(behind).trim_start().strip_prefix(':').map(str::trim);
+        value.is_some_and(|value| value.starts_with("function") && value.replace(' ', "").ends_with("(){}"))
+    };
+    of_another || is_empty_value()
 }
 
 /// Keyword parameters may be told as the keys of options that are passed: `@option options [Integer] :seats` (Ruby).
@@ -184,7 +212,7 @@ fn accept_options(file: &FileReading<'_>, doc: &DocComment, signature: &Signatur
 /// What a rest parameter collects may be told under a name of its own: `@param load` for `...args`; outside of JavaScript,
 /// where its own name says nothing.
 fn accept_collected(file: &FileReading<'_>, doc: &DocComment, signature: &Signature, pairing: &mut Pairing) {
-    let script = matches!(file.language.dialect, Dialect::JavaScript | Dialect::TypeScript);
+    let script = is_script(file);
     let says_nothing =
         |name: &Name| matches!(name.as_str(), "args" | "argv" | "arguments" | "params" | "rest" | "varargs");
     for paired in &mut pairing.params.names {

@@ -104,3 +104,24 @@ export const add = (a) => (b) => a + b;
  * @returns {number} The sum.
  */
 export const sum = ([first, ...rest]) => rest.reduce((a, b) => a + b, first);
+
+/** What listens to a barn. */
+export const listener = {
+  /**
+   * Is told of each crate. At once.
+   * @param {Barn} barn - Which.
+   * @param {string} name - Of the crate.
+   * @returns {boolean} Whether it is wanted.
+   */
+  told: function () {},
+};
+
+/**
+ * Asks whether it is closed. Surely.
+ * @function
+ * @name matchers#toBeClosed
+ * @param {string} gate - Which gate.
+ */
+export function toBeClosed(util) {
+  return { compare: util };
+}
