@@ -5,7 +5,7 @@ use super::field_lists::exception_name;
 use super::notation::{Addition, NewEntry, Notation, Order, TypeCustom, WriteStyle, Writer, title};
 use super::sections::{self, SectionLines};
 use super::summary::{blank, complete, describe, section};
-use crate::model::{Dialect, DocComment, EntryKind, NotationId};
+use crate::model::{Dialect, DocComment, Entry, EntryKind, NotationId};
 use crate::text::{Span, narrow};
 
 /// The notation.
@@ -197,9 +197,20 @@ fn read_item(
             None => (text, sections::line_end(lines, row)),
         },
     };
+    // The last word of a sentence above.
+    let unfinished = |last: &&Entry| {
+        let said = last.text.map_or("", |text| lines.source().slice(text));
+        said.ends_with(|c: char| c.is_alphanumeric() || c == ',')
+    };
+    let above = doc.entries.last().filter(|last| last.section as usize == doc.sections.len());
+    let is_bare = head == text && !text.contains(['(', ':']) && sections::list_item(lines.trimmed(row)).is_none();
+    if kind != EntryKind::Throws && is_bare && above.filter(unfinished).is_some() {
+        return;
+    }
     // The end of a sentence above that stands too far left: "`Crate.load`(s)."
-    let is_sentence_end = text.ends_with('.') && !text.ends_with("..");
-    if kind != EntryKind::Throws && sections::split_colon(text).is_none() && is_sentence_end && head == text {
+    let is_sentence_end = text.ends_with('.') && !text.ends_with("..") && head == text;
+    let may_be_type = kind == EntryKind::Throws && !(above.is_some() && text.starts_with(char::is_lowercase));
+    if sections::split_colon(text).is_none() && is_sentence_end && !may_be_type {
         return;
     }
     if kind == EntryKind::Throws {

@@ -103,7 +103,8 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
     let mut words =
         text.split(|c: char| !c.is_alphanumeric()).filter(|word| word.starts_with(char::is_alphabetic));
     let says = words.any(|word| {
-        word.starts_with(char::is_lowercase) && !matches!(word, "or" | "and" | "on" | "for" | "with")
+        let joins = matches!(word, "or" | "and" | "on" | "for" | "with");
+        word.starts_with(char::is_lowercase) && word.len() > 2 && !joins
     });
     // What opens with code or in quotation marks is spoken by nobody about the declaration.
     let opening =

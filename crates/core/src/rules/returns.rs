@@ -195,6 +195,8 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
             .map_or(text, |(mark, inner)| if mark.len() == 1 { inner } else { text })
             .to_owned()
     };
+    // A role around the word: `:py:data:`None``.
+    let in_role = text.trim().strip_prefix(':').and_then(|role| role.split('`').nth(1)).unwrap_or_default();
     let first_part = text.split(['.', ',', ';']).next().unwrap_or_default();
     let declared = context.declaration().signature.returns.ty.map_or("", |ty| context.slice(ty));
     let settles = ["task", "promise", "future", "awaitable", "operation"];
@@ -233,6 +235,7 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
         || only_when.iter().any(|words| text.contains(words))
         || NOTHING.contains(&bare(&ty).as_str())
         || NOTHING.contains(&bare(&text).as_str())
+        || NOTHING.contains(&in_role)
         || (ty.is_empty() && NOTHING.contains(&bare(first_part).as_str()))
 }
 

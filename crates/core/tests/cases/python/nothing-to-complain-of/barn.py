@@ -266,3 +266,32 @@ def gather(*args):
     :parameters:
         - `crates`: Which.
     """
+
+
+def keep(times):
+    """Keep times. All of them.
+
+    Args:
+      times: When it was.
+
+    Returns:
+      :py:data:`None`
+
+    Raises:
+      ValueError: If times are none, or do not have a
+      frequency.
+    """
+    if not times:
+        raise ValueError("none")
+    del times
+
+
+def settle(config, mode):
+    """Settle a dispute. For good.
+
+    Args:
+        config (Any): What was agreed on, matching this object's
+        config_schema
+        mode: How.
+    """
+    del config, mode
