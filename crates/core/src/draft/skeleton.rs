@@ -177,10 +177,12 @@ fn shown_type(file: &FileReading<'_>, parameter: &Parameter, custom: TypeCustom)
 /// Returns a type on one line, without what would end a docstring or be an escape in one.
 fn written(file: &FileReading<'_>, ty: Span) -> String {
     let text = file.source.slice(ty).split_whitespace().collect::<Vec<_>>().join(" ");
-    let text = text.trim_matches('"');
     match file.language.carrier {
-        Carrier::Docstring => text.replace("\"\"\"", "'").replace('\\', "\\\\"),
-        Carrier::Block { .. } | Carrier::Lines { .. } => text.to_owned(),
+        // Names are quoted where they are not known yet, which readers need not see; texts are quoted that a literal is
+        // one of.
+        Carrier::Docstring if !text.contains("Literal[") => text.replace(['"', '\''], "").replace('\\', "\\\\"),
+        Carrier::Docstring => text.trim_matches('"').replace("\"\"\"", "'").replace('\\', "\\\\"),
+        Carrier::Block { .. } | Carrier::Lines { .. } => text.trim_matches('"').to_owned(),
     }
 }
 

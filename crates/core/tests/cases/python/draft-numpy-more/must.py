@@ -42,3 +42,7 @@ def is_heavy(load, tare=2):
     It is weighed.
     """
     return load > tare
+
+
+def press(crate: "Crate" | None, all: list["Crate"] | "Yard", mode: Literal["slow", "fast"]) -> "Must":
+    return Must(crate, all, mode)
