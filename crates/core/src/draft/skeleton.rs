@@ -180,7 +180,9 @@ fn written(file: &FileReading<'_>, ty: Span) -> String {
     match file.language.carrier {
         // Names are quoted where they are not known yet, which readers need not see; texts are quoted that a literal is
         // one of.
-        Carrier::Docstring if !text.contains("Literal[") => text.replace(['"', '\''], "").replace('\\', "\\\\"),
+        Carrier::Docstring if !text.contains("Literal[") => {
+            text.replace(['"', '\''], "").replace('\\', "\\\\")
+        }
         Carrier::Docstring => text.trim_matches('"').replace("\"\"\"", "'").replace('\\', "\\\\"),
         Carrier::Block { .. } | Carrier::Lines { .. } => text.trim_matches('"').to_owned(),
     }

@@ -140,9 +140,9 @@ impl Family {
     pub(crate) fn has_type_in(&self, (around, name): (&str, &str)) -> bool {
         self.named(name).any(|(_, facts)| {
             let outer = facts.qualified.strip_suffix(name).and_then(|outer| outer.strip_suffix('.'));
-            outer.and_then(|outer| outer.strip_suffix(around)).is_some_and(|rest| {
-                rest.is_empty() || rest.ends_with('.')
-            })
+            outer
+                .and_then(|outer| outer.strip_suffix(around))
+                .is_some_and(|rest| rest.is_empty() || rest.ends_with('.'))
         })
     }
 

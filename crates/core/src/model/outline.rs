@@ -128,7 +128,8 @@ impl Outline {
     /// them as well.
     pub fn silent_overloads(&self, id: DeclId) -> impl Iterator<Item = &Declaration> {
         let first = self.declaration(id);
-        let siblings = self.declarations[id.0 as usize + 1..].iter().filter(|other| other.owner == first.owner);
+        let siblings =
+            self.declarations[id.0 as usize + 1..].iter().filter(|other| other.owner == first.owner);
         siblings.take_while(|other| {
             other.name == first.name && other.kind == first.kind && other.comment.doc.is_none()
         })

@@ -129,6 +129,12 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
         (heading + 1..end).filter(|&row| !lines.is_blank(row) && lines.indent(row) <= item_indent).collect();
     for (at, &row) in rows.iter().enumerate() {
         let upto = rows.get(at + 1).copied().unwrap_or(end);
+        // A section that stands too far in ends the list: `Example:`.
+        let title =
+            lines.trimmed(row).strip_suffix(':').filter(|title| title.starts_with(char::is_uppercase));
+        if at > 0 && title.is_some_and(sections::is_title_of_text) {
+            break;
+        }
         let before = doc.entries.len();
         read_item(doc, lines, kind, (row, upto), lines.trimmed(row));
         if doc.entries.len() == before {
@@ -203,7 +209,8 @@ fn read_item(
         said.ends_with(|c: char| c.is_alphanumeric() || c == ',')
     };
     let above = doc.entries.last().filter(|last| last.section as usize == doc.sections.len());
-    let is_bare = head == text && !text.contains(['(', ':']) && sections::list_item(lines.trimmed(row)).is_none();
+    let is_bare =
+        head == text && !text.contains(['(', ':']) && sections::list_item(lines.trimmed(row)).is_none();
     if kind != EntryKind::Throws && is_bare && above.filter(unfinished).is_some() {
         return;
     }

@@ -126,10 +126,11 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
         }
         let (names, ty) = sections::split_colon(text).unwrap_or((text, ""));
         // `load (float):`, as the other notation has it.
-        let (names, ty) = match names.split_once(" (").and_then(|(name, ty)| Some((name, ty.strip_suffix(')')?))) {
-            Some(split) if ty.trim().is_empty() => split,
-            _ => (names, ty),
-        };
+        let (names, ty) =
+            match names.split_once(" (").and_then(|(name, ty)| Some((name, ty.strip_suffix(')')?))) {
+                Some(split) if ty.trim().is_empty() => split,
+                _ => (names, ty),
+            };
         // The last words of a paragraph are no item.
         let goes_on =
             row > heading + 2 && lines.indent(row - 1) == lines.indent(row) && !lines.is_blank(row - 1);

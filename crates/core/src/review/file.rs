@@ -103,9 +103,8 @@ pub fn examine<'a>(
     accept_call(file, id, &mut pairing);
     accept_collected(file, doc, signature, &mut pairing);
     accept_options(file, doc, signature, &mut pairing);
-    let known = known
-        && !is_shown_only(file, declaration, doc)
-        && !is_of_another(file, declaration, doc, &pairing);
+    let known =
+        known && !is_shown_only(file, declaration, doc) && !is_of_another(file, declaration, doc, &pairing);
     if let Some(class) = class_doc(file, declaration) {
         // A constructor and its class share entries: one at either place answers.
         let shared = pairing::pair(class, signature);

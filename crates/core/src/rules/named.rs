@@ -111,7 +111,8 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
                 // What a person wrote about it is not thrown away.
                 let vain = written.names.len() == 1 && written.text.is_none() && written.ty.is_none();
                 // A word alone on its line may be one of a sentence.
-                let line = context.doc.lines.get(written.lines.0 as usize).map_or("", |&line| context.slice(line));
+                let line =
+                    context.doc.lines.get(written.lines.0 as usize).map_or("", |&line| context.slice(line));
                 let vain = vain && (written.section == 0 || line.contains(':'));
                 let repair = if vain { Repair::of(context).remove(written) } else { None };
                 findings

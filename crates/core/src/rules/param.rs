@@ -260,8 +260,11 @@ fn wrong_type(context: &Context<'_>, findings: &mut Findings<'_>) {
         // What a collecting parameter is inside may be told as well as what each is that it collects.
         let collected = parameter.variadic != Variadic::No && is_collection(said);
         if !collected && types::contradict(context.file.language.type_words, said, is) {
-            let message =
-                format!("`{}` is `{is}` in the signature and `{}` here; correct one of them", name.name, bare(said));
+            let message = format!(
+                "`{}` is `{is}` in the signature and `{}` here; correct one of them",
+                name.name,
+                bare(said)
+            );
             findings
                 .report(stated, name.name.as_str(), message)
                 .related(declared, "the signature's type")

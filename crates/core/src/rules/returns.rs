@@ -5,7 +5,9 @@ use super::repair::Repair;
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::index::Family;
-use crate::model::{Answer, Body, Declaration, Dialect, Entry, EntryKind, Kind, Level, Mark, RuleId, Signature};
+use crate::model::{
+    Answer, Body, Declaration, Dialect, Entry, EntryKind, Kind, Level, Mark, RuleId, Signature,
+};
 use crate::text::{Source, Span, is_wordless, split_words, surely_says_more};
 use crate::types;
 

@@ -131,7 +131,8 @@ fn unfenced_examples(context: &Context<'_>) -> Vec<Range<usize>> {
     let doc = context.doc;
     let examples = doc.marks.iter().filter(|mark| mark.name == "example");
     let rows = examples.map(|mark| mark.lines.0 as usize..mark.lines.1 as usize);
-    rows.filter(|rows| !doc.lines[rows.clone()].iter().any(|&line| context.slice(line).contains("```"))).collect()
+    rows.filter(|rows| !doc.lines[rows.clone()].iter().any(|&line| context.slice(line).contains("```")))
+        .collect()
 }
 
 fn indent(line: &str) -> usize {

@@ -407,7 +407,9 @@ fn defines_init(walk: &Walk<'_, Python>, body: Node<'_>) -> bool {
         };
         inner.is_some_and(|inner| {
             walk.kind(inner) == Some(Python::Function)
-                && walk.field(inner, kinds::NAME).is_some_and(|name| matches!(walk.text(name), "__init__" | "__new__"))
+                && walk
+                    .field(inner, kinds::NAME)
+                    .is_some_and(|name| matches!(walk.text(name), "__init__" | "__new__"))
         })
     })
 }

@@ -295,3 +295,16 @@ def settle(config, mode):
         mode: How.
     """
     del config, mode
+
+
+def click(i, j):
+    """Click one. At once.
+
+    Args:
+        i: Which row.
+        j: Which column.
+
+        Example:
+            click(1, 2)
+    """
+    del i, j
