@@ -203,7 +203,7 @@ fn read_item(
             None => (text, sections::line_end(lines, row)),
         },
     };
-    // The last word of a sentence above.
+    // The last word of a sentence that filled the line above.
     let unfinished = |last: &&Entry| {
         let said = last.text.map_or("", |text| lines.source().slice(text));
         said.ends_with(|c: char| c.is_alphanumeric() || c == ',')
@@ -211,7 +211,8 @@ fn read_item(
     let above = doc.entries.last().filter(|last| last.section as usize == doc.sections.len());
     let is_bare =
         head == text && !text.contains(['(', ':']) && sections::list_item(lines.trimmed(row)).is_none();
-    if kind != EntryKind::Throws && is_bare && above.filter(unfinished).is_some() {
+    let filled = || row > 0 && lines.text(row - 1).trim_end().len() > 60;
+    if kind != EntryKind::Throws && is_bare && filled() && above.filter(unfinished).is_some() {
         return;
     }
     // The end of a sentence above that stands too far left: "`Crate.load`(s)."

@@ -16,8 +16,12 @@ pub(super) static XML: Notation = Notation {
     looks_like: "<param name=\"name\">",
     read,
     evidence: |lines| {
+        let found: Vec<usize> = (0..lines.len()).filter(|&at| opens_element(lines.trimmed(at))).collect();
+        if found.is_empty() {
+            return 0;
+        }
         let shown = lines.between_commands("code", "endcode");
-        (0..lines.len()).filter(|&at| !shown[at] && opens_element(lines.trimmed(at))).count()
+        found.into_iter().filter(|&at| !shown[at]).count()
     },
     spelling,
     holds: |kind| kind != EntryKind::Yields,

@@ -8,7 +8,7 @@ use super::waivers::Waivers;
 use super::{FileReading, Standing, Standings};
 use crate::debt::{Debt, Debtor};
 use crate::model::{
-    Construction, DeclId, Declaration, Dialect, DocComment, EntryKind, Finding, Kind, Level, Name,
+    Construction, DeclId, Declaration, Dialect, DocComment, EntryKind, Finding, Kind, Level, Name, Parameter,
     RawFinding, Related, Signature, State, Variadic,
 };
 use crate::notations;
@@ -194,10 +194,10 @@ fn accept_options(file: &FileReading<'_>, doc: &DocComment, signature: &Signatur
         let line = doc.lines.get(entry.lines.0 as usize).map_or("", |&line| file.source.slice(line));
         let Some((_, behind)) = line.split_once("@option") else { continue };
         let key = behind.split_whitespace().find_map(|word| word.strip_prefix(':')).unwrap_or(root.as_str());
-        let Some(at) = signature.parameters.iter().position(|p| p.named().is_some_and(|name| name == key))
-        else {
-            continue;
-        };
+        let behind = |p: &Parameter| file.source.text().get(p.span.end as usize..).unwrap_or_default();
+        let is_keyword =
+            |p: &Parameter| p.named().is_some_and(|name| name == key) && behind(p).starts_with(':');
+        let Some(at) = signature.parameters.iter().position(is_keyword) else { continue };
         let answer = &mut pairing.params.entry_of[at];
         *answer = answer.or(Some(number));
         for paired in pairing.params.names.iter_mut().filter(|paired| paired.is == Match::Unknown) {

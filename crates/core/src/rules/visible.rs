@@ -131,8 +131,11 @@ fn unfenced_examples(context: &Context<'_>) -> Vec<Range<usize>> {
     let doc = context.doc;
     let examples = doc.marks.iter().filter(|mark| mark.name == "example");
     let rows = examples.map(|mark| mark.lines.0 as usize..mark.lines.1 as usize);
-    rows.filter(|rows| !doc.lines[rows.clone()].iter().any(|&line| context.slice(line).contains("```")))
-        .collect()
+    let fenced = |rows: &Range<usize>| {
+        let lines = doc.lines.get(rows.clone()).unwrap_or_default();
+        lines.iter().any(|&line| context.slice(line).contains("```"))
+    };
+    rows.filter(|rows| !fenced(rows)).collect()
 }
 
 fn indent(line: &str) -> usize {

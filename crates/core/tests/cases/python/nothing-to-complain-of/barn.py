@@ -290,7 +290,7 @@ def settle(config, mode):
     """Settle a dispute. For good.
 
     Args:
-        config (Any): What was agreed on, matching this object's
+        config (Any): What was agreed on by both of them, matching this object's
         config_schema
         mode: How.
     """
