@@ -34,14 +34,15 @@ fn headings(lines: &Lines<'_>) -> Vec<Heading> {
     let shielded = lines.shielded();
     let mut out = Vec::new();
     for row in (0..lines.len()).filter(|&row| !shielded[row]) {
-        let indent = sections::indent_of(lines, row, base);
         let Some((title, rest)) = lines.trimmed(row).split_once(':') else {
             let lists = out.iter().any(|heading: &Heading| !heading.has_colon);
-            if let Some((title, kind)) = bare_heading(lines, row, lists).filter(|_| indent == base) {
-                out.push(Heading { row, title, kind: Some(kind), indent, has_colon: false });
+            let at_base = |_: &_| sections::indent_of(lines, row, base) == base;
+            if let Some((title, kind)) = bare_heading(lines, row, lists).filter(at_base) {
+                out.push(Heading { row, title, kind: Some(kind), indent: base, has_colon: false });
             }
             continue;
         };
+        let indent = sections::indent_of(lines, row, base);
         if indent != base || !title.starts_with(char::is_uppercase) {
             continue;
         }
@@ -61,15 +62,19 @@ fn headings(lines: &Lines<'_>) -> Vec<Heading> {
 
 /// Finds the title of entries that lacks its colon: over a list of parameters, and behind such a one over any.
 fn bare_heading(lines: &Lines<'_>, row: usize, lists: bool) -> Option<(&'static str, EntryKind)> {
-    let (title, kind) = sections::title(lines.trimmed(row))?;
-    let kind = kind.filter(|&kind| lists || kind == EntryKind::Param)?;
+    // Most lines are no title by what stands below them.
     let below = row + 1;
     let holds = below < lines.len() && !lines.is_blank(below) && lines.indent(below) > lines.indent(row);
+    if !holds {
+        return None;
+    }
+    let (title, kind) = sections::title(lines.trimmed(row))?;
+    let kind = kind.filter(|&kind| lists || kind == EntryKind::Param)?;
     let named = || {
         let (head, _) = sections::split_colon(lines.trimmed(below))?;
         sections::names(lines, head.split_once(" (").map_or(head, |(name, _)| name))
     };
-    (holds && (kind != EntryKind::Param || named().is_some())).then_some((title, kind))
+    (kind != EntryKind::Param || named().is_some()).then_some((title, kind))
 }
 
 /// A misspelt heading is one when something like an item follows.
@@ -210,15 +215,15 @@ fn read_item(
     };
     let above = doc.entries.last().filter(|last| last.section as usize == doc.sections.len());
     let is_bare =
-        head == text && !text.contains(['(', ':']) && sections::list_item(lines.trimmed(row)).is_none();
+        || head == text && !text.contains(['(', ':']) && sections::list_item(lines.trimmed(row)).is_none();
     let filled = || row > 0 && lines.text(row - 1).trim_end().len() > 60;
-    if kind != EntryKind::Throws && is_bare && filled() && above.filter(unfinished).is_some() {
+    if kind != EntryKind::Throws && is_bare() && filled() && above.filter(unfinished).is_some() {
         return;
     }
     // The end of a sentence above that stands too far left: "`Crate.load`(s)."
     let is_sentence_end = text.ends_with('.') && !text.ends_with("..") && head == text;
     let may_be_type = kind == EntryKind::Throws && !(above.is_some() && text.starts_with(char::is_lowercase));
-    if sections::split_colon(text).is_none() && is_sentence_end && !may_be_type {
+    if is_sentence_end && !may_be_type && sections::split_colon(text).is_none() {
         return;
     }
     if kind == EntryKind::Throws {

@@ -179,7 +179,9 @@ fn is_shown_only(file: &FileReading<'_>, declaration: &Declaration, doc: &DocCom
     let behind = Span::new(declaration.name_span.end, declaration.span.end.max(declaration.name_span.end));
     let is_empty_value = || {
         let value = file.source.slice(behind).trim_start().strip_prefix(':').map(str::trim);
-        value.is_some_and(|value| value.starts_with("function") && value.replace(' ', "").ends_with("(){}"))
+        value.is_some_and(|value| {
+            value.starts_with("function") && value.len() < 64 && value.replace(' ', "").ends_with("(){}")
+        })
     };
     of_another || is_empty_value()
 }

@@ -4,7 +4,7 @@ use quick_xml::events::Event;
 
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings, visible};
-use crate::model::{Dialect, DocComment, EntryKind, Level, RuleId, Section};
+use crate::model::{Dialect, DocComment, EntryKind, Kind, Level, RuleId, Section};
 use crate::notations::heading_meant;
 use crate::text::{Edit, Span, narrow};
 
@@ -567,7 +567,9 @@ fn section(context: &Context<'_>, findings: &mut Findings<'_>) {
 /// Tells whether a heading of entries has no colon behind it where the notation has one.
 fn lacks_colon(context: &Context<'_>, section: &Section) -> bool {
     let line = context.doc.lines.get(section.lines.0 as usize).map_or("", |&line| context.slice(line));
-    context.doc.notation.as_str() == "google" && section.kind.is_some() && !line.contains(':')
+    // A module's comment may list what its program takes.
+    let of_module = context.declaration().kind == Kind::Module;
+    context.doc.notation.as_str() == "google" && section.kind.is_some() && !line.contains(':') && !of_module
 }
 
 /// Headings in Markdown that are near to a known one.
