@@ -62,19 +62,20 @@ fn headings(lines: &Lines<'_>) -> Vec<Heading> {
 
 /// Finds the title of entries that lacks its colon: over a list of parameters, and behind such a one over any.
 fn bare_heading(lines: &Lines<'_>, row: usize, lists: bool) -> Option<(&'static str, EntryKind)> {
-    // Most lines are no title by what stands below them.
+    // Most lines are too long for a title, or begin otherwise.
+    let text = lines.trimmed(row);
     let below = row + 1;
-    let holds = below < lines.len() && !lines.is_blank(below) && lines.indent(below) > lines.indent(row);
-    if !holds {
+    if text.len() > 24 || !text.starts_with(|c: char| c.is_ascii_uppercase()) || below >= lines.len() {
         return None;
     }
-    let (title, kind) = sections::title(lines.trimmed(row))?;
+    let (title, kind) = sections::title(text)?;
     let kind = kind.filter(|&kind| lists || kind == EntryKind::Param)?;
     let named = || {
         let (head, _) = sections::split_colon(lines.trimmed(below))?;
         sections::names(lines, head.split_once(" (").map_or(head, |(name, _)| name))
     };
-    (kind != EntryKind::Param || named().is_some()).then_some((title, kind))
+    let holds = !lines.is_blank(below) && lines.indent(below) > lines.indent(row);
+    (holds && (kind != EntryKind::Param || named().is_some())).then_some((title, kind))
 }
 
 /// A misspelt heading is one when something like an item follows.
