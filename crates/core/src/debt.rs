@@ -465,9 +465,11 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
     let is_entry = |row: u32| doc.entries.iter().any(|entry| entry.lines.0 <= row && row < entry.lines.1);
     let rows = doc.lines.iter().zip(0..).filter(move |&(_, row)| !is_entry(row));
     let indent = |line: &str| line.len() - line.trim_start().len();
+    // Elsewhere a word alone on its line is the last of a paragraph.
+    let in_docstring = matches!(doc.notation.as_str(), "google" | "numpy" | "rest" | "epytext");
     let describes_below = move |row: u32, line: &str| {
         let below = doc.lines.get(row as usize + 1).map_or("", |&below| source.slice(below));
-        !below.trim().is_empty() && indent(below) > indent(line)
+        in_docstring && !below.trim().is_empty() && indent(below) > indent(line)
     };
     rows.filter_map(move |(&line, row)| {
         let whole = source.slice(line);
