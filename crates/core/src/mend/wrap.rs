@@ -357,7 +357,11 @@ fn is_open(word: &str) -> bool {
         word[at + 1..].starts_with(|c: char| c.is_ascii_alphabetic()) && !word[at..].contains('>')
     });
     let braces = word.rfind("{@").is_some_and(|at| !word[at..].contains('}'));
-    ticks || tag || braces
+    // `\a load`: what is set off by a command stands behind it.
+    let last = word.rsplit(' ').next().unwrap_or_default();
+    let command = last.strip_prefix(['\\', '@']);
+    let sets_off = command.is_some_and(|name| matches!(name, "a" | "b" | "c" | "e" | "em" | "p" | "ref"));
+    ticks || tag || braces || sets_off
 }
 
 /// Tells whether a word at the start of a line would be more than a word.
