@@ -31,6 +31,14 @@ pub enum Dialect {
     Labels(&'static Labels),
 }
 
+impl Dialect {
+    /// Tells whether it is JavaScript's or TypeScript's.
+    #[must_use]
+    pub fn is_script(self) -> bool {
+        matches!(self, Self::JavaScript | Self::TypeScript)
+    }
+}
+
 /// The words that open the parts of a comment box.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
 pub struct Labels {

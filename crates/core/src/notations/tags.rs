@@ -355,7 +355,7 @@ fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, u
     if may_be_variable || typed || name.contains('-') {
         (meaning, standing) = (None, MarkStanding::Unknown);
     }
-    let script = matches!(lines.dialect(), Dialect::JavaScript | Dialect::TypeScript);
+    let script = lines.dialect().is_script();
     if script && matches!(standing, MarkStanding::Near(known) if name.eq_ignore_ascii_case(known)) {
         // Upper and lower case are one there: `@fileOverview`.
         standing = MarkStanding::Known;
@@ -431,14 +431,14 @@ fn read_type<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t str
         found.names.extend(ty.split(['|', ',']).filter_map(|part| type_name(lines, part.trim())));
     } else {
         found.ty = Some(lines.span_of(ty));
-        let script = matches!(lines.dialect(), Dialect::JavaScript | Dialect::TypeScript);
+        let script = lines.dialect().is_script();
         found.optional |= script && ty.ends_with('=') && found.kind == EntryKind::Param;
     }
     behind.trim_start()
 }
 
 fn read_named<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t str {
-    let script = matches!(lines.dialect(), Dialect::JavaScript | Dialect::TypeScript);
+    let script = lines.dialect().is_script();
     let (word, behind) =
         linked(rest).filter(|_| found.kind == EntryKind::Throws).unwrap_or_else(|| first_word(rest));
     if script && found.kind == EntryKind::Throws {
@@ -593,7 +593,7 @@ fn read_inline(doc: &mut DocComment, lines: &Lines<'_>) {
 }
 
 fn spelling(kind: EntryKind, name: &str, dialect: Dialect) -> String {
-    let script = matches!(dialect, Dialect::JavaScript | Dialect::TypeScript);
+    let script = dialect.is_script();
     match (kind, dialect) {
         (EntryKind::Param, Dialect::Php) => format!("@param ${name}"),
         (EntryKind::Param, _) | (EntryKind::TypeParam, Dialect::Kotlin) => format!("@param {name}"),

@@ -158,14 +158,10 @@ fn is_of_another(
         && file.source.slice(Span::new(doc.span.end, declaration.span.start)).matches('\n').count() > 1
 }
 
-fn is_script(file: &FileReading<'_>) -> bool {
-    matches!(file.language.dialect, Dialect::JavaScript | Dialect::TypeScript)
-}
-
 /// Tells whether a comment is about something that the declaration below it only stands for: a member of another type
 /// that it names, `@name scale#weigh`, or what others are to write in its place, `weigh: function() {}`.
 fn is_shown_only(file: &FileReading<'_>, declaration: &Declaration, doc: &DocComment) -> bool {
-    if !is_script(file) {
+    if !file.language.dialect.is_script() {
         return false;
     }
     let owner = declaration.owner.map(|owner| &file.outline.declaration(owner).name);
@@ -213,7 +209,7 @@ fn accept_options(file: &FileReading<'_>, doc: &DocComment, signature: &Signatur
 /// What a rest parameter collects may be told under a name of its own: `@param load` for `...args`; outside of JavaScript,
 /// where its own name says nothing.
 fn accept_collected(file: &FileReading<'_>, doc: &DocComment, signature: &Signature, pairing: &mut Pairing) {
-    let script = is_script(file);
+    let script = file.language.dialect.is_script();
     let says_nothing =
         |name: &Name| matches!(name.as_str(), "args" | "argv" | "arguments" | "params" | "rest" | "varargs");
     for paired in &mut pairing.params.names {

@@ -149,6 +149,11 @@ impl<'a> Context<'a> {
         entry.text.map(|span| self.doc.prose(self.file.source, span)).unwrap_or_default()
     }
 
+    /// Returns a line of the comment by its row, empty where there is none.
+    pub(super) fn line(&self, row: u32) -> &'a str {
+        self.doc.lines.get(row as usize).map_or("", |&line| self.slice(line))
+    }
+
     /// Returns the text of a span.
     #[must_use]
     pub fn slice(&self, span: Span) -> &'a str {

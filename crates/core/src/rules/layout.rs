@@ -46,7 +46,7 @@ fn opened_rows(context: &Context<'_>) -> Vec<u32> {
 }
 
 fn is_blank(context: &Context<'_>, row: u32) -> bool {
-    context.doc.lines.get(row as usize).is_none_or(|&line| context.slice(line).trim().is_empty())
+    context.line(row).trim().is_empty()
 }
 
 /// In XML every part of a comment is an element of its own.

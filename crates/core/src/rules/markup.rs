@@ -566,7 +566,7 @@ fn section(context: &Context<'_>, findings: &mut Findings<'_>) {
 
 /// Tells whether a heading of entries has no colon behind it where the notation has one.
 fn lacks_colon(context: &Context<'_>, section: &Section) -> bool {
-    let line = context.doc.lines.get(section.lines.0 as usize).map_or("", |&line| context.slice(line));
+    let line = context.line(section.lines.0);
     // A module's comment may list what its program takes.
     let of_module = context.declaration().kind == Kind::Module;
     context.doc.notation.as_str() == "google" && section.kind.is_some() && !line.contains(':') && !of_module

@@ -111,9 +111,7 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
                 // What a person wrote about it is not thrown away.
                 let vain = written.names.len() == 1 && written.text.is_none() && written.ty.is_none();
                 // A word alone on its line may be one of a sentence.
-                let line =
-                    context.doc.lines.get(written.lines.0 as usize).map_or("", |&line| context.slice(line));
-                let vain = vain && (written.section == 0 || line.contains(':'));
+                let vain = vain && (written.section == 0 || context.line(written.lines.0).contains(':'));
                 let repair = if vain { Repair::of(context).remove(written) } else { None };
                 findings
                     .report(name.span, name.name.as_str(), message)
@@ -153,7 +151,7 @@ fn is_key_of_another(context: &Context<'_>, entry: &Entry) -> bool {
 
 /// Tells whether what an entry names is read off a parameter that has an entry: `crate.load` (JavaScript).
 fn is_read_off(context: &Context<'_>, side: &Side, name: &str) -> bool {
-    if !matches!(context.file.language.dialect, Dialect::JavaScript | Dialect::TypeScript) {
+    if !context.file.language.dialect.is_script() {
         return false;
     }
     let declaration = context.declaration();

@@ -8,7 +8,7 @@ use std::sync::LazyLock;
 use aho_corasick::AhoCorasick;
 
 use super::Context;
-use crate::model::{Carrier, Dialect};
+use crate::model::Carrier;
 use crate::text::Span;
 
 /// Marks that open code over several lines, with what closes it.
@@ -125,7 +125,7 @@ fn read_lines<'a>(context: &Context<'a>) -> Vec<Visible<'a>> {
 /// Returns the rows of the examples that are code from their first line to their last: those of JavaScript's notation
 /// that set no code apart themselves.
 fn unfenced_examples(context: &Context<'_>) -> Vec<Range<usize>> {
-    if !matches!(context.file.language.dialect, Dialect::JavaScript | Dialect::TypeScript) {
+    if !context.file.language.dialect.is_script() {
         return Vec::new();
     }
     let doc = context.doc;
