@@ -101,8 +101,8 @@ impl Debt {
                 !named || has_entry(doc, thrown) || !names_exception((&text, whole), thrown)
             });
         }
-        // "A crate yields itself."
-        let yields_by_text = || by_text && told(debtor.source, doc).contains(" yields ");
+        // "A crate yields itself", "weigh each and yield the load".
+        let yields_by_text = || by_text && speaks_of_yielding(&told(debtor.source, doc));
         let owed = |list: Vec<bool>, owed: bool| list.into_iter().map(|each| each && owed).collect();
         let mut out = Self {
             params: owed(full.params, params),
@@ -141,10 +141,12 @@ impl Debt {
             if self.params.contains(&true) { told_of(debtor.source, doc, demand.param) } else { Vec::new() };
         let marked =
             |name: &str| doc.notation.as_str() == "tags" && doc.marks.iter().any(|mark| mark.name == name);
-        // What can be chained gives back its object; a function's type, `@type {Handler}`, says what it takes and gives.
+        // What can be chained gives back its object, and what is a class its instance; a function's type,
+        // `@type {Handler}`, says what it takes and gives.
         let typed = marked("type");
         self.returns &= demand.returns == Owe::Always
-            || (!(typed || marked("chainable")) && for_tools(debtor.source, doc, "return").next().is_none());
+            || (!(typed || ["chainable", "class", "constructor"].into_iter().any(marked))
+                && for_tools(debtor.source, doc, "return").next().is_none());
         for (owed, parameter) in self.params.iter_mut().zip(&debtor.signature.parameters) {
             *owed &= !parameter.named().is_some_and(|name| aliases.contains(&name.as_str()));
             *owed &= !parameter.named().is_some_and(|name| spoken_of.contains(&name.as_str()));
@@ -640,6 +642,12 @@ fn has_word(text: &str, word: &str) -> bool {
     let part = |c: char| c.is_alphanumeric() || c == '_';
     text.match_indices(word)
         .any(|(at, word)| !text[..at].ends_with(part) && !text[at + word.len()..].starts_with(part))
+}
+
+/// Tells whether a text says what is yielded by the word for it, and not only that there is a generator.
+fn speaks_of_yielding(text: &str) -> bool {
+    let mut words = text.split(|c: char| !c.is_alphanumeric() && c != '_').filter(|word| !word.is_empty());
+    words.any(|word| matches!(word, "yield" | "yields" | "yielding" | "Yield" | "Yields" | "Yielding"))
 }
 
 /// Tells whether a summary says what is yielded, one by one.

@@ -66,7 +66,7 @@ pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
                 let variadic = if parameter.keyed { Variadic::Positional } else { parameter.variadic };
                 Slot::Named(told.as_ref().unwrap_or(name), variadic)
             }
-            ParamName::Destructured(keys) => Slot::AnyName(keys),
+            ParamName::Destructured(keys) => Slot::AnyName(keys, parameter.keyed),
             ParamName::Unnamed | ParamName::Rest => Slot::Nameless,
         })
         .collect();
@@ -103,8 +103,8 @@ fn told_unused(doc: &DocComment, parameter: &Parameter) -> Option<Name> {
 /// A parameter, as far as pairing looks at it.
 enum Slot<'a> {
     Named(&'a Name, Variadic),
-    /// What is taken apart, into these.
-    AnyName(&'a [Name]),
+    /// What is taken apart, into these, and perhaps into others.
+    AnyName(&'a [Name], bool),
     Nameless,
 }
 
@@ -144,6 +144,9 @@ fn side(
     }
     answer_destructured(doc, &mut out, slots);
     pair_near(doc, &mut out, slots);
+    if slots.iter().any(|slot| matches!(slot, Slot::AnyName(_, true))) {
+        take_as_parts(&mut out);
+    }
     answer_nameless(&mut out, slots);
     pair_remaining(&mut out, slots, collector);
     follow_roots(doc, &mut out);
@@ -224,7 +227,7 @@ fn answer_alternatives(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
 /// Entries for what a parameter is taken apart into answer for it, whether or not they name a root.
 fn answer_by_keys(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
     for (at, slot) in slots.iter().enumerate() {
-        let Slot::AnyName(keys) = slot else { continue };
+        let Slot::AnyName(keys, _) = slot else { continue };
         for found in unknown(side) {
             let spelt = &doc.entries[side.names[found].entry].names[side.names[found].name];
             if !spelt.dotted && keys.contains(&spelt.name) {
@@ -263,8 +266,19 @@ fn follow_roots(doc: &DocComment, side: &mut Side) {
 
 /// One root entry of any name answers for a parameter that is taken apart.
 fn answer_destructured(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
-    for (at, _) in slots.iter().enumerate().filter(|(_, slot)| matches!(slot, Slot::AnyName(_))) {
-        if let Some(&first) = unknown(side).first() {
+    // What has the name of a parameter but for underscores is meant for that: `value` for `value_`.
+    let bare = |name: &str| name.trim_matches('_').to_owned();
+    let named = missing(side, slots).into_iter().filter_map(|at| match &slots[at] {
+        Slot::Named(name, _) => Some(bare(name.as_str())),
+        Slot::AnyName(..) | Slot::Nameless => None,
+    });
+    let named: Vec<String> = named.collect();
+    let spelt = |name: &PairedName| {
+        doc.entries[name.entry].names[name.name].name.as_str().trim_matches('_').to_owned()
+    };
+    for (at, _) in slots.iter().enumerate().filter(|(_, slot)| matches!(slot, Slot::AnyName(..))) {
+        let free = unknown(side).into_iter().find(|&at| !named.contains(&spelt(&side.names[at])));
+        if let Some(first) = free {
             side.entry_of[at] = Some(side.names[first].entry);
             side.names[first].is = Match::Is(at);
             // What follows below that root are its keys.
@@ -294,7 +308,7 @@ fn pair_near(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
     let spelt = |at: usize| doc.entries[side.names[at].entry].names[side.names[at].name].name.as_str();
     let named = |at: usize| match &slots[at] {
         Slot::Named(name, _) => name.as_str(),
-        Slot::AnyName(_) | Slot::Nameless => "",
+        Slot::AnyName(..) | Slot::Nameless => "",
     };
     let mut pairs = Vec::new();
     for &from in &unknown {

@@ -15,6 +15,10 @@ pub(crate) fn contradict(words: TypeWords, stated: &str, signature: &str) -> boo
     if said.is_empty() {
         return false;
     }
+    // `bool, bytes` are those of a tuple, one by one.
+    if said.len() > 1 && signature.contains(&"tuple") {
+        return false;
+    }
     !said.iter().any(|family| signature.contains(family))
 }
 

@@ -73,7 +73,8 @@ pub struct Parameter {
     pub told: bool,
     /// Its native type says enough, unless entries are owed always.
     pub typed_enough: bool,
-    /// It is empty by default, and what may be put in may be told one by one (Ruby: `options = {}`).
+    /// What may be put in may be told one by one: it is empty by default (Ruby: `options = {}`), or what is not taken
+    /// apart is collected (JavaScript: `{ width, ...others }`).
     pub keyed: bool,
 }
 

@@ -43,7 +43,11 @@ fn headings(lines: &Lines<'_>) -> Vec<Heading> {
             continue;
         };
         let indent = sections::indent_of(lines, row, base);
-        if indent != base || !title.starts_with(char::is_uppercase) {
+        // One that stands a little too far in, and left of the items above, ends their list.
+        let above = out.last().filter(|_| indent > base && rest.is_empty());
+        let leans = above.and_then(|above| (above.row + 1..row).find(|&item| !lines.is_blank(item)));
+        let leans = leans.is_some_and(|item| lines.indent(item) > indent && sections::title(title).is_some());
+        if (indent != base && !leans) || !title.starts_with(char::is_uppercase) {
             continue;
         }
         let followed = (row + 1..lines.len()).find(|&next| !lines.is_blank(next));

@@ -158,7 +158,11 @@ fn read_value(
     let indent = first.map_or(0, |row| lines.indent(row));
     let listed = first.map_or(0, |row| {
         let heads = (row..end).filter(|&at| !lines.is_blank(at) && lines.indent(at) <= indent);
-        heads.filter(|&at| lines.trimmed(at).contains(" : ")).count()
+        let named = |at: usize| {
+            let split = sections::split_colon(lines.trimmed(at));
+            split.is_some_and(|(name, ty)| !ty.trim().is_empty() && !name.trim().contains(' '))
+        };
+        heads.filter(|&at| lines.trimmed(at).contains(" : ") || named(at)).count()
     });
     if let Some(row) = first {
         let text = lines.trimmed(row);

@@ -117,7 +117,12 @@ pub(super) fn split_colon(text: &str) -> Option<(&str, &str)> {
             (None, '(' | '[' | '{') => depth += 1,
             (None, ')' | ']' | '}') => depth -= 1,
             // A role such as `:class:` opens with a colon at a word's start.
-            (None, ':') if depth <= 0 && !text[at + 1..].starts_with(['`', ':']) => {
+            // An address parts nothing: `https://crates.test`.
+            (None, ':')
+                if depth <= 0
+                    && !text[at + 1..].starts_with(['`', ':'])
+                    && !text[at + 1..].starts_with("//") =>
+            {
                 return Some((&text[..at], &text[at + 1..]));
             }
             (None, _) => {}
@@ -149,7 +154,10 @@ pub(super) fn names(lines: &Lines<'_>, text: &str) -> Option<Vec<EntryName>> {
             continue;
         }
         let starred = part.trim_start_matches(['*', '\\', '`']);
-        let identifier = starred.starts_with(|c: char| c.is_alphabetic() || c == '_') && !part.contains(' ');
+        // Words that join others are no names: `or (3, 4)`.
+        let identifier = starred.starts_with(|c: char| c.is_alphabetic() || c == '_')
+            && !part.contains(' ')
+            && !matches!(part, "or" | "and" | "not");
         out.push(entry_name(lines, part).filter(|_| identifier)?);
     }
     (!out.is_empty()).then_some(out)

@@ -55,20 +55,28 @@ pub(super) fn look_up(table: &[Tag], name: &str) -> (Option<Meaning>, MarkStandi
     let adds = |near: &&str| {
         let (own, known) = (split_words(name), split_words(near));
         let longer = own.len() > known.len() && (own.starts_with(&known) || own.ends_with(&known));
-        // `apioption` runs two words together.
-        let joined = name.len() > near.len() + 2 && (name.starts_with(near) || name.ends_with(near));
+        // `apioption` runs two words together, and `resource` is one of its own.
+        let joined = (name.len() > near.len() + 2 && name.starts_with(near))
+            || (name.len() > near.len() + 1 && name.ends_with(near));
         longer || joined
     };
     // Of a short word, two letters are another word's.
     let misses = |near: &str| strsim::osa_distance(&name.to_lowercase(), &near.to_lowercase());
     // Words that are run together are nobody's misspelling of one word: `colDef` is not `code`.
     let joined = name.contains(char::is_uppercase);
-    let close = |near: &&str| (name.len() > 5 && !joined) || misses(near) <= 1;
+    let close = |near: &&str| (name.len() > 5 && near.len() > 4 && !joined) || misses(near) <= 1;
     // Who mistypes three letters of a word begins it rightly: `@navigation` is not `@variation`. And `@noimport` says
     // the contrary.
     let begins_alike = |near: &&str| name.as_bytes().first() == near.as_bytes().first();
+    // A short word that begins otherwise is another: `@mode` is not `@code`. Letters may have changed places.
+    let swapped = |near: &str| {
+        let (own, known) = (name.as_bytes(), near.as_bytes());
+        own.len() == known.len() && own.len() > 1 && own[0] == known[1] && own[1] == known[0]
+    };
     let another = |near: &&str| {
-        !begins_alike(near) && (misses(near) > 2 || name.strip_prefix("no").is_some_and(|rest| rest == *near))
+        let short = name.len() <= 5 && !swapped(near);
+        !begins_alike(near)
+            && (short || misses(near) > 2 || name.strip_prefix("no").is_some_and(|rest| rest == *near))
     };
     let near = near.filter(|near| !adds(near) && close(near) && !another(near));
     let found = near.and_then(|near| table.iter().find(|(known, _)| *known == near));

@@ -147,6 +147,7 @@ const TABLE: &[Tag] = &[
     ("name", Meaning::Mark),
     ("namespace", Meaning::Mark),
     ("note", Meaning::Mark),
+    ("optional", Meaning::Mark),
     ("package", Meaning::Mark),
     ("packageDocumentation", Meaning::Mark),
     ("private_constant", Meaning::Mark),
@@ -464,6 +465,14 @@ fn read_named<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t st
         return after;
     }
     read_name(found, lines, word);
+    // `@template O, T` names several.
+    let mut behind = behind;
+    let mut open = script && found.kind == EntryKind::TypeParam && word.ends_with(',');
+    while open {
+        let (word, after) = first_word(behind);
+        read_name(found, lines, word);
+        (open, behind) = (word.ends_with(','), after);
+    }
     behind
 }
 

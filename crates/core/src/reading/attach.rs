@@ -537,8 +537,10 @@ fn beyond_separators(outline: &Outline, source: &Source, start: u32) -> Option<M
             return None;
         }
         if comment.doc {
-            // The file's own header is never detached, and what says where the file comes from is one.
-            let is_header = at == 0 || is_about_the_file(source.slice(comment.span));
+            // The file's own header is never detached, and what says where the file comes from is one; so is what
+            // stands above all that parts, below a licence.
+            let above_all = outline.separators.first().is_some_and(|first| first.start > comment.span.start);
+            let is_header = at == 0 || above_all || is_about_the_file(source.slice(comment.span));
             return (parted && !is_header && !comment.attached).then(|| Misplaced::Detached(id(at)));
         }
         upto = comment.span.start;

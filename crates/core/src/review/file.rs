@@ -8,8 +8,8 @@ use super::waivers::Waivers;
 use super::{FileReading, Standing, Standings};
 use crate::debt::{Debt, Debtor};
 use crate::model::{
-    Construction, DeclId, Declaration, Dialect, DocComment, EntryKind, Finding, Kind, Level, Name, Parameter,
-    RawFinding, Related, Signature, State, Variadic,
+    Body, Construction, DeclId, Declaration, Dialect, DocComment, EntryKind, Finding, Kind, Level, Name,
+    Parameter, RawFinding, Related, Signature, State, Surface, Variadic,
 };
 use crate::notations;
 use crate::pairing::{self, Match, Pairing, Side};
@@ -159,7 +159,8 @@ fn is_of_another(
 }
 
 /// Tells whether a comment is about something that the declaration below it only stands for: a member of another type
-/// that it names, `@name scale#weigh`, or what others are to write in its place, `weigh: function() {}`.
+/// that it names, `@name scale#weigh`, what others are to write in its place, `weigh: function() {}`, or the method that a
+/// getter marked as one hands out.
 fn is_shown_only(file: &FileReading<'_>, declaration: &Declaration, doc: &DocComment) -> bool {
     if !file.language.dialect.is_script() {
         return false;
@@ -172,14 +173,39 @@ fn is_shown_only(file: &FileReading<'_>, declaration: &Declaration, doc: &DocCom
         let around = path.split_once('#').map(|(around, _)| around.rsplit(['.', '/', '~']).next());
         around.flatten().is_some_and(|around| owner.is_none_or(|owner| owner != around))
     });
+    // `@method reset` above what is called otherwise.
+    let mut methods = doc.marks.iter().filter(|mark| matches!(mark.name.as_str(), "method" | "function"));
+    let called_otherwise = methods.any(|mark| {
+        let line = doc.lines.get(mark.lines.0 as usize).map_or("", |&line| file.source.slice(line));
+        let behind = line.split_once('@').map_or("", |(_, tag)| tag);
+        let mut words = behind.split_whitespace().skip(1);
+        let name = words.next().filter(|_| words.next().is_none());
+        name.is_some_and(|name| {
+            name.chars().all(|c| c.is_alphanumeric() || c == '_') && name != declaration.name.as_str()
+        })
+    });
+    let handed_out = declaration.kind == Kind::Property
+        && doc.marks.iter().any(|mark| matches!(mark.name.as_str(), "method" | "function" | "func"));
     let behind = Span::new(declaration.name_span.end, declaration.span.end.max(declaration.name_span.end));
-    let is_empty_value = || {
-        let value = file.source.slice(behind).trim_start().strip_prefix(':').map(str::trim);
-        value.is_some_and(|value| {
-            value.starts_with("function") && value.len() < 64 && value.replace(' ', "").ends_with("(){}")
+    let takes_and_does_nothing = || {
+        let value = file.source.slice(behind).trim_end_matches(';');
+        let bare: String = value.chars().filter(|c| !c.is_whitespace()).collect();
+        let head = bare.strip_suffix("(){}").map(|head| head.trim_start_matches([':', '=']));
+        head.is_some_and(|head| {
+            (head.is_empty() && declaration.owner.is_some()) || head.starts_with("function")
         })
     };
-    of_another || is_empty_value()
+    let short = behind.len() < 128 && declaration.kind != Kind::Constructor;
+    // A declaration file leaves out what a private constructor takes.
+    let undeclared = declaration.kind == Kind::Constructor
+        && declaration.body == Body::Absent
+        && declaration.surface == Surface::Private
+        && declaration.signature.parameters.is_empty();
+    of_another
+        || called_otherwise && doc.marks.iter().any(|mark| mark.name == "instance")
+        || handed_out
+        || undeclared
+        || (short && takes_and_does_nothing())
 }
 
 /// Keyword parameters may be told as the keys of options that are passed: `@option options [Integer] :seats` (Ruby).

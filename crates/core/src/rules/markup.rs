@@ -215,7 +215,8 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
         at = element.end;
         // What closes an element does so, whatever follows.
         let closes_one = element.closes && open.iter().any(|(name, ..)| *name == element.name);
-        let spoken_of = !closes_one && is_spoken_of(&text[element.end..]);
+        let spoken_of =
+            !closes_one && (is_spoken_of(&text[element.end..]) || is_named(text, start, &element));
         // `\<b\>` shows the sign itself.
         let escaped = doc.notation.as_str() == "commands" && text[..start].ends_with('\\');
         let placeholder = (has_placeholders && element.name.len() == 1)
@@ -252,6 +253,20 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
         let repair = second.map(|second| Edit { span: joined.span(second, second), text: "/".to_owned() });
         findings.report(joined.span(from, upto), &name, message).mend(repair);
     }
+}
+
+/// Tells whether a sentence names an element that nothing is put into: `wrapped in <span>`, `an anchor (<a>)`.
+fn is_named(text: &str, start: usize, element: &Element) -> bool {
+    let before =
+        text[..start].rsplit('\n').next().unwrap_or_default().trim_start_matches(['*', ' ', '\t', '/']);
+    let bare = text.as_bytes()[start..element.end].len() == element.name.len() + "<>".len();
+    let behind = text[element.end..].chars().next();
+    let parts = |c: char| c.is_whitespace() || matches!(c, ',' | ')' | '.' | ';');
+    !element.closes
+        && bare
+        && before.ends_with([' ', '('])
+        && behind.is_none_or(parts)
+        && !text[element.end..].contains(&format!("</{}", element.name))
 }
 
 /// Tells whether what follows an element speaks of it as one: `the <p> tag`.
@@ -494,7 +509,15 @@ fn code_spans(context: &Context<'_>, sign: &'static str, findings: &mut Findings
             || (bare.starts_with('#') && bare.trim_start_matches('#').starts_with([' ', '\t']))
             || (bare.starts_with(['-', '*', '+']) && !bare[1..].starts_with(|c: char| !c.is_whitespace()))
             || opens_numbered_item(bare);
-        if parted && let Some(span) = open.take() {
+        // A line that begins like an item is none within a paragraph (reStructuredText, "Bullet Lists"): it may go on.
+        let goes_on = sign == "``"
+            && last_row.is_some_and(|row| row + 1 == line.row)
+            && bare.starts_with(['-', '*', '+'])
+            && line.text.matches(sign).count() % 2 == 1;
+        if parted
+            && !goes_on
+            && let Some(span) = open.take()
+        {
             report_span(sign, span, findings);
         }
         last_row = Some(line.row);

@@ -3,7 +3,7 @@
 use super::named::{self, PARAMS};
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::model::{Dialect, EntryKind, Level, Parameter, RuleId, Variadic};
+use crate::model::{Declaration, Dialect, EntryKind, Level, Name, Parameter, RuleId, Variadic};
 use crate::pairing::Match;
 use crate::text::{Source, Span, split_words, surely_says_more};
 use crate::types;
@@ -291,8 +291,11 @@ fn optional(context: &Context<'_>, findings: &mut Findings<'_>) {
         let place = entry.ty.unwrap_or(name.span);
         // Where nothing checks the types of a file, its parameters have none, and any may be left out.
         let unchecked = context.file.language.dialect == Dialect::TypeScript && parameter.ty.is_none();
-        let may_be_left_out = context.file.language.any_optional || parameter.optional || unchecked;
-        if entry.optional && !may_be_left_out {
+        let may_be_left_out = context.file.language.any_optional
+            || parameter.optional
+            || parameter.variadic != Variadic::No
+            || unchecked;
+        if entry.optional && !may_be_left_out && !an_overload_lacks(context, &name.name) {
             let message =
                 format!("`{}` is marked optional and the signature requires it; remove the mark", name.name);
             findings
@@ -314,6 +317,21 @@ fn optional(context: &Context<'_>, findings: &mut Findings<'_>) {
                 .done();
         }
     });
+}
+
+/// Tells whether another declaration under the same name does without a parameter.
+fn an_overload_lacks(context: &Context<'_>, parameter: &Name) -> bool {
+    let declaration = context.declaration();
+    let others = context.file.outline.declarations.iter().enumerate().filter(|&(at, other)| {
+        at != context.id.0 as usize
+            && other.name == declaration.name
+            && other.owner == declaration.owner
+            && other.kind == declaration.kind
+    });
+    let requires = |other: &Declaration| {
+        other.signature.parameters.iter().any(|p| p.named() == Some(parameter) && !p.optional)
+    };
+    context.file.language.dialect.is_script() && others.into_iter().any(|(_, other)| !requires(other))
 }
 
 /// Tells whether two texts are literals that surely differ.

@@ -190,6 +190,8 @@ fn holds_nothing(ty: &str) -> bool {
 fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     let text = context.text_of(entry).to_lowercase();
     let ty = entry.ty.map(|ty| context.slice(ty).to_lowercase()).unwrap_or_default();
+    let text = text.trim_start_matches("return value:").trim_start();
+    let script = context.file.language.dialect.is_script();
     // Without the mark around it: `L{None}`.
     let bare = |text: &str| {
         let text = text.trim_matches(|c: char| !c.is_alphanumeric());
@@ -234,9 +236,10 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
         || admitted
         // "None if the crate is full": it is only said when nothing is thrown.
         || ["none if ", "none when "].iter().any(|words| text.starts_with(words) || ty.starts_with(words))
+        || (script && text.starts_with("undefined "))
         || only_when.iter().any(|words| text.contains(words))
         || NOTHING.contains(&bare(&ty).as_str())
-        || NOTHING.contains(&bare(&text).as_str())
+        || NOTHING.contains(&bare(text).as_str())
         || NOTHING.contains(&in_role)
         || (ty.is_empty() && NOTHING.contains(&bare(first_part).as_str()))
 }
@@ -269,15 +272,17 @@ fn ends_by_throwing(context: &Context<'_>) -> bool {
     declaration.kind != Kind::Constructor && last.is_some_and(|last| last.trim_start().starts_with("throw "))
 }
 
-/// Tells whether a body is there and holds nothing but remarks.
+/// Tells whether a body is there and holds nothing but remarks, or only leaves.
 fn has_empty_body(context: &Context<'_>) -> bool {
     let declaration = context.declaration();
     let end = declaration.span.end.max(declaration.header_end);
     let whole = context.slice(Span::new(declaration.header_end, end)).trim();
     let body = whole.strip_prefix('{').unwrap_or(whole);
     let body = body.strip_suffix('}').or_else(|| body.strip_suffix("end")).unwrap_or(body);
-    let is_remark =
-        |line: &str| line.is_empty() || line.starts_with(['/', '*', '#', ';']) || line.starts_with("--");
+    let is_remark = |line: &str| {
+        let nothing = matches!(line.trim_end_matches(';'), "" | "return" | "return undefined");
+        nothing || line.starts_with(['/', '*', '#', ';']) || line.starts_with("--")
+    };
     // What is assigned has more than its body behind the name: `= function (load) {};`
     let is_empty_block = || {
         let inner = whole.trim_end_matches(';').trim_end().strip_suffix('}');
@@ -306,8 +311,8 @@ fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
     if !declaration.kind.is_callable() || declaration.signature.returns.value != Answer::No {
         return;
     }
-    // Most say nothing of it: no more is looked at then.
-    if !context.doc.has(EntryKind::Returns) {
+    // Most say nothing of it: no more is looked at then. What stands for another thing gives back what that does.
+    if !context.doc.has(EntryKind::Returns) || context.paired.is_none() {
         return;
     }
     // What is only there to be filled in gives back what those will that fill it in.

@@ -2,7 +2,7 @@
 
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::model::{Answer, Body, EntryKind, Level, RuleId};
+use crate::model::{Answer, Body, EntryKind, Kind, Level, RuleId};
 
 pub(super) static MISSING: Rule = Rule {
     id: RuleId::new("yields.missing"),
@@ -48,8 +48,20 @@ fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
     let returns = &declaration.signature.returns;
     // A function that hands on an iterator returns a value, and may well speak of what that yields.
     let nothing = declaration.body == Body::Present && !returns.yields && returns.value == Answer::No;
+    let nothing = nothing && !objects_yield(context);
     let Some(entry) = context.doc.entries_of(EntryKind::Yields).next().filter(|_| nothing) else { return };
     let spelt = context.spell(EntryKind::Yields, "");
     let message = format!("`{spelt}` promises values, and the code yields none; remove the entry");
     findings.report(entry.tag, "", message).related(declaration.name_span, "nothing is yielded").done();
+}
+
+/// Tells whether the comment speaks of a class whose objects are iterated over, or yield when they are called.
+fn objects_yield(context: &Context<'_>) -> bool {
+    let declaration = context.declaration();
+    let class = if declaration.kind.is_type() { Some(context.id) } else { declaration.owner };
+    (declaration.kind.is_type() || declaration.kind == Kind::Constructor)
+        && context.file.outline.declarations.iter().any(|member| {
+            member.owner == class
+                && matches!(member.name.as_str(), "__iter__" | "__aiter__" | "__next__" | "__call__")
+        })
 }

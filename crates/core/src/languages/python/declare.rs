@@ -294,10 +294,12 @@ fn own_statements<'t>(walk: &Walk<'t, Python>, body: Node<'t>) -> Vec<Node<'t>> 
     statements
 }
 
-/// Nothing but `pass`, `...` or a refusal to be called: a declaration without a body.
+/// Nothing but `pass`, `...`, a `return` of nothing or a refusal to be called: a declaration without a body, which
+/// those fill that override it.
 fn is_stub(walk: &Walk<'_, Python>, statements: &[Node<'_>]) -> bool {
     statements.iter().all(|&statement| match walk.kind(statement) {
         Some(Python::Pass) => true,
+        Some(Python::Return) => matches!(walk.text(statement).trim_end(), "return" | "return None"),
         Some(Python::ExpressionStatement) => {
             statement.named_child(0).and_then(|child| walk.kind(child)) == Some(Python::Ellipsis)
         }
@@ -310,6 +312,10 @@ fn is_stub(walk: &Walk<'_, Python>, statements: &[Node<'_>]) -> bool {
 fn late_docstring<'t>(walk: &Walk<'t, Python>, body: Node<'t>) -> Option<Node<'t>> {
     let statements = walk.children(body);
     let late = *statements.get(1)?;
+    // What stands behind a statement that leaves is put out of use, and no text.
+    if matches!(walk.kind(statements[0]), Some(Python::Raise | Python::Return)) {
+        return None;
+    }
     // A string after an assignment documents the attribute that is assigned.
     let first = walk.text(statements[0]);
     let after_assignment = first.starts_with("self.") && first.contains('=');

@@ -73,8 +73,10 @@ fn pattern_parameter<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Option<Para
             Some(found)
         }
         Some(Script::ObjectPattern | Script::ArrayPattern) => {
-            let keys = walk.children(node).into_iter().filter_map(|child| key(walk, child)).collect();
-            Some(Parameter::new(ParamName::Destructured(keys), walk.span(node)))
+            let parts = walk.children(node);
+            let keyed = parts.iter().any(|&part| walk.kind(part) == Some(Script::RestPattern));
+            let keys = parts.into_iter().filter_map(|child| key(walk, child)).collect();
+            Some(Parameter { keyed, ..Parameter::new(ParamName::Destructured(keys), walk.span(node)) })
         }
         _ if walk.is_comment(node) || node.is_error() => None,
         _ => {
