@@ -7,16 +7,16 @@ use smol_str::SmolStr;
 use tree_sitter::Node;
 
 use super::kinds::C;
+use super::lists::{parameters, rest, type_parameters};
 use crate::model::{
-    Answer, Body, ClosedSet, Declaration, Doc, Excuse, Kind, Name, ParamName, Parameter, Returns, Signature,
-    Surface, TypeParameter, Variadic,
+    Answer, Body, ClosedSet, Declaration, Doc, Excuse, Kind, Name, Parameter, Returns, Signature, Surface,
 };
 use crate::reading::{Scope, Walk};
-use crate::text::{Source, Span};
+use crate::text::Span;
 
 /// A declarator taken apart.
-struct Declared<'t> {
-    name: Node<'t>,
+pub(super) struct Declared<'t> {
+    pub(super) name: Node<'t>,
     /// The list of parameters that follows the name.
     function: Option<Node<'t>>,
     /// It is a pointer to a function, not one.
@@ -26,7 +26,7 @@ struct Declared<'t> {
 }
 
 /// Takes a declarator apart; nothing when it has no name.
-fn declared<'t>(walk: &Walk<'t, C>, declarator: Node<'t>) -> Option<Declared<'t>> {
+pub(super) fn declared<'t>(walk: &Walk<'t, C>, declarator: Node<'t>) -> Option<Declared<'t>> {
     let mut node = declarator;
     let mut out = Declared { name: node, function: None, pointer_to_function: false, indirect: false };
     loop {
@@ -253,7 +253,8 @@ fn callable<'t>(walk: &mut Walk<'t, C>, node: Node<'t>, found: &Declared<'t>, bo
             .filter(|owner| owner.kind.is_type())
             .map(|owner| owner.name.clone()),
     };
-    let constructs = ty.is_none() && class.as_ref() == Some(&text);
+    // A macro in front may be taken for a type: `PRESS_INLINE Vat::Vat(int size)`.
+    let constructs = (ty.is_none() || !owners.is_empty()) && class.as_ref() == Some(&text);
     let kind = match () {
         () if constructs => Kind::Constructor,
         () if text.as_str().starts_with("operator")
@@ -380,7 +381,7 @@ fn returns<'t>(
     found: &Declared<'t>,
     constructs: bool,
 ) -> Returns {
-    if constructs {
+    if constructs || walk.kind(parts(walk, found.name).0) == Some(C::Destructor) {
         return Returns::nothing();
     }
     if let Some(trailing) = walk.child(function, C::TrailingReturn) {
@@ -393,9 +394,8 @@ fn returns<'t>(
         return Returns { value: Answer::Yes, typed_enough: true, ..Returns::default() };
     }
     let Some(ty) = walk.field(node, "type") else {
-        // Destructors give nothing; what has no type in C gives `int`, or stands behind a macro.
-        let destructor = walk.kind(parts(walk, found.name).0) == Some(C::Destructor);
-        return if destructor { Returns::nothing() } else { Returns { exempt: true, ..Returns::default() } };
+        // What has no type in C gives `int`, or stands behind a macro.
+        return Returns { exempt: true, ..Returns::default() };
     };
     let text = walk.text(ty);
     let value = match text {
@@ -409,98 +409,6 @@ fn returns<'t>(
     };
     let set = (!found.indirect && matches!(text, "bool" | "_Bool")).then_some(ClosedSet::Boolean);
     Returns { set, ..Returns::typed(value, walk.span(ty)) }
-}
-
-fn parameters<'t>(walk: &Walk<'t, C>, function: Node<'t>) -> Vec<Parameter> {
-    let Some(list) = walk.field(function, "parameters") else { return Vec::new() };
-    let mut out = Vec::new();
-    let mut cursor = list.walk();
-    for child in list.children(&mut cursor) {
-        match walk.kind(child) {
-            Some(C::Parameter) => {
-                let ty = walk.field(child, "type");
-                let declarator = walk.field(child, "declarator");
-                if declarator.is_none() && ty.is_some_and(|ty| walk.text(ty) == "void") {
-                    continue;
-                }
-                out.push(parameter(walk, child, ty, declarator));
-            }
-            // Names alone, as the oldest form has them.
-            Some(C::Identifier) => out.push(Parameter::of(walk.text(child), walk.span(child))),
-            _ if matches!(child.kind(), "..." | "variadic_parameter") => out.push(rest(walk.span(child))),
-            _ => {}
-        }
-    }
-    out
-}
-
-fn rest(span: Span) -> Parameter {
-    Parameter { variadic: Variadic::Positional, exempt: true, ..Parameter::new(ParamName::Rest, span) }
-}
-
-fn parameter<'t>(
-    walk: &Walk<'t, C>,
-    node: Node<'t>,
-    ty: Option<Node<'t>>,
-    declarator: Option<Node<'t>>,
-) -> Parameter {
-    let name = declarator.and_then(|declarator| declared(walk, declarator)).map(|found| found.name);
-    let mut out = match name {
-        Some(name) => Parameter::of(walk.text(name), walk.span(name)),
-        None => Parameter::new(ParamName::Unnamed, walk.span(node)),
-    };
-    out.ty = ty.map(|ty| walk.span(ty));
-    out.default = walk.field(node, "default_value").map(|value| with_braces(walk.source, walk.span(value)));
-    out.optional = out.default.is_some();
-    if node.kind() == "variadic_parameter_declaration" {
-        out.variadic = Variadic::Positional;
-        out.optional = true;
-    }
-    out
-}
-
-/// Widens a span whose list in braces the grammar was not given to the whole of it.
-fn with_braces(source: &Source, span: Span) -> Span {
-    if source.slice(span) != "{" {
-        return span;
-    }
-    let mut depth = 0_usize;
-    for (at, byte) in source.text().bytes().enumerate().skip(span.start as usize) {
-        match byte {
-            b'{' => depth += 1,
-            b'}' if depth == 1 => return Span::of(span.start as usize, at + 1),
-            b'}' => depth -= 1,
-            _ => {}
-        }
-    }
-    span
-}
-
-fn type_parameters<'t>(walk: &Walk<'t, C>, whole: Node<'t>) -> Vec<TypeParameter> {
-    if walk.kind(whole) != Some(C::Template) {
-        return Vec::new();
-    }
-    let Some(list) = walk.field(whole, "parameters") else { return Vec::new() };
-    let mut out = Vec::new();
-    for child in walk.children(list) {
-        let name = match walk.kind(child) {
-            Some(C::TypeParameter) => walk.field(child, "name").or_else(|| walk.child(child, C::Identifier)),
-            // `template <class> class name`: the name stands in the last part.
-            Some(C::TemplateTemplate) => walk
-                .children(child)
-                .last()
-                .and_then(|&last| walk.field(last, "name").or_else(|| walk.child(last, C::Identifier))),
-            Some(C::Parameter) => walk
-                .field(child, "declarator")
-                .and_then(|declarator| declared(walk, declarator))
-                .map(|found| found.name),
-            _ => None,
-        };
-        out.extend(
-            name.map(|name| TypeParameter { name: Name::new(walk.text(name)), span: walk.span(name) }),
-        );
-    }
-    out
 }
 
 /// Declares a class, struct or union that has members here.

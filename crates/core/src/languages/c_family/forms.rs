@@ -1,11 +1,109 @@
 //! Legal forms of heads that the grammars cannot read, brought into ones that they can: never a name or a parameter
 //! is written over.
 
-use super::lexer::Sort;
+use super::lexer::{Lexeme, Sort};
 use super::mask::{Item, Pass};
-use super::words::is_capital;
+use super::small::is_name;
+use super::words::{ATTRIBUTES, NO_NAMES, NOISE, TYPES, is_capital};
 
 impl Pass<'_> {
+    /// Blanks words in front of a type that are written as no type is, `_pure_ static int weigh(void)`, `_In_ int load`,
+    /// with what is passed to them, and returns the rest; nothing where there is none.
+    pub(super) fn without_marks(&mut self, head: &[usize]) -> Option<Vec<usize>> {
+        if !head.first().is_some_and(|&first| self.is_mark(first) || self.is_before_mark(first)) {
+            return None;
+        }
+        let items = self.items(head);
+        let mut marks = Vec::new();
+        let mut number = 0;
+        while let Some(&Item::Word(at)) = items.get(number) {
+            number += 1;
+            if !self.is_mark(at) {
+                if self.is_before_mark(at) {
+                    continue;
+                }
+                number -= 1;
+                break;
+            }
+            marks.push((at, at));
+            if let Some(&Item::Group(open, close)) = items.get(number)
+                && self.code[open].is(b'(')
+            {
+                marks.pop();
+                marks.push((at, close));
+                number += 1;
+            }
+        }
+        // A type has to be left: one of the language, or a word in front of a name, a sign or what it qualifies.
+        let rest = &items[number..];
+        let typed = match rest {
+            [Item::Word(first), ..] if TYPES.contains(&self.word(*first)) => true,
+            [Item::Word(_), Item::Word(_) | Item::Sign(b'*' | b'&' | b':' | b'<', _), ..] => true,
+            _ => false,
+        };
+        if !typed || marks.is_empty() {
+            return None;
+        }
+        for &(from, upto) in &marks {
+            self.blank_lexemes(from, upto);
+        }
+        let is_left = |at: &usize| !marks.iter().any(|(from, upto)| (from..=upto).contains(&at));
+        Some(head.iter().copied().filter(is_left).collect())
+    }
+
+    /// Tells whether a word is one of those that compilers and libraries keep for marks: `_used_`, `__attribute_pure__`,
+    /// `_In_`, `__in_ecount`.
+    fn is_mark(&self, at: usize) -> bool {
+        let word = self.word(at);
+        let enclosed = word.len() > 3
+            && word.starts_with('_')
+            && word.ends_with('_')
+            && word.bytes().any(|byte| byte.is_ascii_lowercase());
+        let directed = ["__in", "__out", "__inout", "__deref"].iter().any(|begins| {
+            word.strip_prefix(begins).is_some_and(|rest| rest.is_empty() || rest.starts_with('_'))
+        });
+        (enclosed || directed)
+            && ![ATTRIBUTES, NOISE, NO_NAMES, TYPES].iter().any(|words| words.contains(&word))
+    }
+
+    /// What may stand in front of such a word, and before the type all the same.
+    fn is_before_mark(&self, at: usize) -> bool {
+        matches!(self.word(at), "static" | "inline" | "extern" | "const")
+    }
+
+    /// `char *name(load, next) int load; int next; {`: the grammar knows this oldest form of definition only where no
+    /// pointer comes back. Blanks what declares the parameters, and returns the brace behind it; the list is left with
+    /// the names alone. The lexeme is the first semicolon.
+    pub(super) fn behind_old_declarations(&mut self, semicolon: usize) -> Option<usize> {
+        if self.is_cpp || self.head.is_empty() || !self.scopes.is_empty() {
+            return None;
+        }
+        let items = self.items(&self.head);
+        let list = items.iter().position(|item| matches!(item, Item::Group(..)))?;
+        let [.., Item::Sign(b'*', _), Item::Word(_)] = items[..list] else { return None };
+        let (Item::Group(open, close), Some(Item::Word(_))) = (items[list], items.get(list + 1)) else {
+            return None;
+        };
+        let names = (open + 1..close).all(|at| match (at - open) % 2 {
+            1 => self.code[at].sort == Sort::Word && is_name(self.word(at)),
+            _ => self.code[at].is(b','),
+        });
+        if !names || close == open + 1 || !self.code[open].is(b'(') {
+            return None;
+        }
+        let declares = |lexeme: &Lexeme| {
+            matches!(lexeme.sort, Sort::Word | Sort::Number)
+                || matches!(lexeme.sort, Sort::Sign(b'*' | b',' | b';' | b'[' | b']' | b'(' | b')'))
+        };
+        let brace = (semicolon + 1..self.code.len()).find(|&at| !declares(&self.code[at]))?;
+        if !self.code[brace].is(b'{') || !self.code[brace - 1].is(b';') {
+            return None;
+        }
+        self.blank_lexemes(close + 1, brace - 1);
+        self.head.retain(|&at| at <= close);
+        Some(brace)
+    }
+
     /// Blanks what makes a legal head unreadable.
     pub(super) fn mask_forms(&mut self, head: &[usize]) {
         if self.is_cpp {

@@ -15,6 +15,8 @@ impl Pass<'_> {
         if self.scopes.last() == Some(&Around::Enumerators) {
             return false;
         }
+        let bare = self.without_marks(head);
+        let head = bare.as_deref().unwrap_or(head);
         self.mask_forms(head);
         if !self.is_plainer(head) {
             return self.mask_words(head, semicolon, false);

@@ -220,6 +220,9 @@ impl<'s> Pass<'s> {
                 self.tail = matches!(self.scopes.pop(), Some(Around::Members(_) | Around::Enumerators));
             }
             Sort::Sign(b';') if self.parens <= 0 => {
+                if let Some(brace) = self.behind_old_declarations(at) {
+                    return brace;
+                }
                 let head = std::mem::take(&mut self.head);
                 self.mask_head(&head, Some(at));
                 self.tail = false;

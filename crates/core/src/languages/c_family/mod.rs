@@ -18,6 +18,7 @@ mod hidden;
 mod kinds;
 mod labels;
 mod lexer;
+mod lists;
 mod mask;
 mod parameters;
 mod plain;

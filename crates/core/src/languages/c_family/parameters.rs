@@ -64,14 +64,20 @@ impl Pass<'_> {
 
     pub(super) fn mask_parameter(&mut self, from: usize, upto: usize) {
         let head: Vec<usize> = (from..upto).filter(|&at| self.code[at].sort != Sort::Directive).collect();
+        let head = self.without_marks(&head).unwrap_or(head);
         let items = self.items(&head);
         let mut found = Head::default();
         let mut angle = 0_i32;
         for (number, item) in items.iter().enumerate() {
             match *item {
                 Item::Sign(b'=', at) => {
-                    // The grammar reads no default of a parameter without a name.
-                    if number > 0 && matches!(items[number - 1], Item::Sign(b'*' | b'&' | b'>', _)) {
+                    // The grammar reads no default of a parameter without a name: `Load *`, `Load *const`.
+                    let nameless = match items[..number] {
+                        [.., Item::Sign(b'*' | b'&' | b'>', _)] => true,
+                        [.., Item::Sign(b'*', _), Item::Word(at)] => self.word(at) == "const",
+                        _ => false,
+                    };
+                    if nameless {
                         self.blank_lexemes(at, upto - 1);
                     }
                     break;
