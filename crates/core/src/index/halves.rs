@@ -33,6 +33,8 @@ pub struct SharedFacts {
     pub qualified: SmolStr,
     /// How many parameters it takes; nothing for what is not called.
     pub arity: Option<u32>,
+    /// What a header calls the parameters, by which its callers know them; empty where one has no name.
+    pub names: Vec<SmolStr>,
     /// What its comment says, where it has one.
     pub said: Option<Box<Said>>,
 }
@@ -63,9 +65,11 @@ pub(super) fn tell<'d>(
     let declared = shared.map(|id| {
         let declaration = outline.declaration(id);
         let documented = declaration.comment.doc.is_some();
+        let is_header = half == Half::Leading && matches!(language.halves, Halves::Headers(_));
         SharedFacts {
             qualified: declaration.qualified.clone(),
             arity: facts::arity(declaration),
+            names: if is_header { names_of(declaration) } else { Vec::new() },
             said: documented.then(|| Box::new(said(doc(id)))),
         }
     });
@@ -74,6 +78,14 @@ pub(super) fn tell<'d>(
         Halves::None | Halves::Stubs(_) => Vec::new(),
     };
     HalfFacts { of: Some((SmolStr::new(common), half)), declared: declared.collect(), headed }
+}
+
+/// Returns the names of all parameters; nothing where one has none.
+fn names_of(declaration: &Declaration) -> Vec<SmolStr> {
+    let parameters = declaration.signature.parameters.iter();
+    let names: Option<Vec<SmolStr>> =
+        parameters.map(|parameter| Some(SmolStr::new(parameter.named()?.as_str()))).collect();
+    names.unwrap_or_default()
 }
 
 /// Returns the names that comments are headed by which stand on nothing, without signs in front.
@@ -99,6 +111,7 @@ fn is_shared(declaration: &Declaration, halves: Halves) -> bool {
 struct Place {
     file: u32,
     half: Half,
+    names: Vec<SmolStr>,
     said: Option<Box<Said>>,
 }
 
@@ -124,7 +137,12 @@ impl Places {
         }
         for shared in facts.declared {
             let key = (common.clone(), shared.qualified, shared.arity);
-            self.places.entry(key).or_default().push(Place { file, half, said: shared.said });
+            self.places.entry(key).or_default().push(Place {
+                file,
+                half,
+                names: shared.names,
+                said: shared.said,
+            });
         }
     }
 
@@ -137,10 +155,11 @@ impl Places {
     /// Hashes all that it tells: what is declared in both halves, and whether there are headers at all.
     pub(super) fn digest(&self, family: &Family) -> u64 {
         let told = |(key, places): (&'_ Key, &'_ Vec<Place>)| {
-            let mut places: Vec<(SmolStr, bool, Option<Box<Said>>)> = places
+            let mut places: Vec<(SmolStr, bool, Vec<SmolStr>, Option<Box<Said>>)> = places
                 .iter()
                 .map(|place| {
-                    (SmolStr::new(family.path(place.file)), place.half == Half::Leading, place.said.clone())
+                    let path = SmolStr::new(family.path(place.file));
+                    (path, place.half == Half::Leading, place.names.clone(), place.said.clone())
                 })
                 .collect();
             // Of equals in one file the order is the file's.
@@ -172,7 +191,7 @@ impl Places {
             let files = self.headed.get(bare).filter(|_| headers && declaration.comment.doc.is_none());
             if let Some(files) = files {
                 let counted_at = format_smolstr!("{}#{}", first_of(files, family), declaration.qualified);
-                let elsewhere = Elsewhere { counted_at: Some(counted_at), said: Said::default() };
+                let elsewhere = Elsewhere { counted_at: Some(counted_at), ..Elsewhere::default() };
                 declaration.elsewhere = Some(Box::new(elsewhere));
                 continue;
             }
@@ -223,7 +242,9 @@ fn elsewhere(
     let said = documented.filter(|_| only).and_then(|place| place.said.as_deref().cloned());
     let counted_at = counted_at.flatten();
     let said = said.unwrap_or_default();
-    (counted_at.is_some() || said != Said::default()).then(|| Box::new(Elsewhere { counted_at, said }))
+    let names = other().next().filter(|_| only).map_or_else(Vec::new, |place| place.names.clone());
+    let tells = counted_at.is_some() || said != Said::default() || !names.is_empty();
+    tells.then(|| Box::new(Elsewhere { counted_at, said, names }))
 }
 
 /// Notes which of the parts of a type is asked and counted: the first with a comment, by path, or else the first.
@@ -248,7 +269,7 @@ pub(super) fn join_parts(outline: &mut Outline, (family, path): (&Family, &str))
             seen.push(qualified);
         } else {
             let counted_at = Some(format_smolstr!("{first}#{qualified}"));
-            let elsewhere = Elsewhere { counted_at, said: Said::default() };
+            let elsewhere = Elsewhere { counted_at, ..Elsewhere::default() };
             outline.declarations[at].elsewhere = Some(Box::new(elsewhere));
         }
     }

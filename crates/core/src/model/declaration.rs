@@ -331,6 +331,8 @@ pub struct Elsewhere {
     pub counted_at: Option<SmolStr>,
     /// What the comment there says: it need not be said again.
     pub said: Said,
+    /// What the header calls the parameters of a definition, one after another.
+    pub names: Vec<SmolStr>,
 }
 
 /// What the entries of a comment speak of.

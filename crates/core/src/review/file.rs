@@ -103,6 +103,7 @@ pub fn examine<'a>(
     accept_call(file, id, &mut pairing);
     accept_collected(file, doc, signature, &mut pairing);
     accept_options(file, doc, signature, &mut pairing);
+    accept_header_names(declaration, doc, &mut pairing);
     let known =
         known && !is_shown_only(file, declaration, doc) && !is_of_another(file, declaration, doc, &pairing);
     if let Some(class) = class_doc(file, declaration) {
@@ -246,6 +247,31 @@ fn accept_collected(file: &FileReading<'_>, doc: &DocComment, signature: &Signat
             rest.named().is_some_and(|name| !near(name.as_str(), told) && (script || says_nothing(name)));
         if rest.variadic == Variadic::Positional && another {
             paired.is = Match::Part;
+        }
+    }
+}
+
+/// The comment of a definition may call its parameters as the header does, where callers read them.
+fn accept_header_names(declaration: &Declaration, doc: &DocComment, pairing: &mut Pairing) {
+    let Some(elsewhere) = declaration.elsewhere.as_ref().filter(|elsewhere| !elsewhere.names.is_empty())
+    else {
+        return;
+    };
+    let params = &mut pairing.params;
+    for number in 0..params.names.len() {
+        let paired = &params.names[number];
+        let entry = paired.entry;
+        let told = &doc.entries[entry].names[paired.name].name;
+        let (Match::Unknown | Match::Renamed(_)) = paired.is else { continue };
+        let Some(at) = elsewhere.names.iter().position(|name| name == told.as_str()) else { continue };
+        if let Match::Renamed(taken) = paired.is
+            && params.entry_of[taken] == Some(entry)
+        {
+            params.entry_of[taken] = None;
+        }
+        if params.entry_of.get(at) == Some(&None) {
+            params.entry_of[at] = Some(entry);
+            params.names[number].is = Match::Is(at);
         }
     }
 }

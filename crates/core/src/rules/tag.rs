@@ -29,6 +29,7 @@ fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
             continue;
         }
         match mark.standing {
+            MarkStanding::Near(_) if names_a_parameter(context, name) => {}
             MarkStanding::Near(meant) => {
                 let message = format!("`{name}` is no tag of this notation; did you mean `{meant}`?");
                 findings.report(mark.span, name, message).replace(mark.span, meant);
@@ -42,6 +43,13 @@ fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
             MarkStanding::Unknown | MarkStanding::Known => {}
         }
     }
+}
+
+/// Tells whether a tag has the name of a parameter: `@data [out] where the load goes`.
+fn names_a_parameter(context: &Context<'_>, tag: &str) -> bool {
+    let mut parameters = context.declaration().signature.parameters.iter();
+    context.doc.notation.as_str() == "commands"
+        && parameters.any(|parameter| parameter.named().is_some_and(|name| name == tag))
 }
 
 pub(super) static REQUIRED: Rule = Rule {
