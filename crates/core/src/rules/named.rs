@@ -87,7 +87,8 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
             Match::Unknown
                 if is_key_of_another(context, written) || is_read_off(context, side, name.name.as_str()) => {}
             Match::Unknown | Match::Renamed(_)
-                if sort.kind == EntryKind::TypeParam && is_of_a_member(context, &name.name) => {}
+                if sort.kind == EntryKind::TypeParam
+                    && (is_of_a_member(context, &name.name) || is_template_by_macro(context)) => {}
             Match::Renamed(at) => {
                 let Some((meant, place)) = sort.at(context, at) else { continue };
                 let message = format!("`{entry}` names no {}; did you mean `{meant}`?", sort.word);
@@ -253,6 +254,19 @@ fn is_word_of_macro(context: &Context<'_>, name: &str) -> bool {
     let mut body =
         rest.lines().take_while(|line| std::mem::replace(&mut goes_on, line.trim_end().ends_with('\\')));
     body.any(|line| line.split(|c: char| !(c.is_alphanumeric() || c == '_')).any(|word| word == name))
+}
+
+/// Tells whether a macro in front of a type may make a template of it: `PRESS_TEMPLATE class Vat`.
+fn is_template_by_macro(context: &Context<'_>) -> bool {
+    let declaration = context.declaration();
+    let between = Span::new(context.doc.span.end, declaration.name_span.start.max(context.doc.span.end));
+    let is_macro = |word: &str| {
+        word.len() > 3 && word.bytes().all(|b| b.is_ascii_uppercase() || b == b'_' || b.is_ascii_digit())
+    };
+    context.doc.notation.as_str() == "commands"
+        && declaration.kind.is_type()
+        && declaration.signature.type_parameters.is_empty()
+        && context.slice(between).split_whitespace().next().is_some_and(is_macro)
 }
 
 /// Reports second entries for one thing.

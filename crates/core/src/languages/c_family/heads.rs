@@ -46,14 +46,8 @@ impl Pass<'_> {
                 self.blank_lexeme(at);
             }
         }
-        let template = all.windows(2).position(
-            |two| matches!(two, [Item::Word(at), Item::Sign(b'<', _)] if self.word(*at) == "template"),
-        );
-        let led = template.filter(|&at| self.are_macros(&all[..at]));
-        if let Some(at) = led {
-            self.mask_leading(&all[..at]);
-        }
-        let items = self.behind_template(&all[led.unwrap_or(0)..]);
+        let template = self.template_in(&all);
+        let items = self.behind_template_macros(&all);
         if self.tail {
             self.mask_tail(items);
             return false;
@@ -185,6 +179,22 @@ impl Pass<'_> {
             && storage.iter().all(is_storage)
             && !TYPES.contains(&self.word(*name))
             && !NO_NAMES.contains(&self.word(*name))
+    }
+
+    /// Returns the place of `template <`.
+    fn template_in(&self, items: &[Item]) -> Option<usize> {
+        items.windows(2).position(
+            |two| matches!(two, [Item::Word(at), Item::Sign(b'<', _)] if self.word(*at) == "template"),
+        )
+    }
+
+    /// Blanks macros in front of `template <…>` and skips both.
+    pub(super) fn behind_template_macros<'i>(&mut self, items: &'i [Item]) -> &'i [Item] {
+        let led = self.template_in(items).filter(|&at| self.are_macros(&items[..at]));
+        if let Some(at) = led {
+            self.mask_leading(&items[..at]);
+        }
+        self.behind_template(&items[led.unwrap_or(0)..])
     }
 
     /// Skips `template <…>` and `requires …` in front of a head.

@@ -540,9 +540,10 @@ impl<'s> Pass<'s> {
 
     fn mask_around_type(&mut self, head: &[usize]) -> String {
         self.mask_forms(head);
-        let items = self.items(head);
+        let all = self.items(head);
+        let items = self.behind_template_macros(&all);
         let is_keyword = |item: &Item, pass: &Self| matches!(item, Item::Word(at) if matches!(pass.word(*at), "class" | "struct" | "union" | "enum"));
-        let keyword = outside_angles(&items, |item| is_keyword(item, self));
+        let keyword = outside_angles(items, |item| is_keyword(item, self));
         let Some(keyword) = keyword else { return String::new() };
         self.mask_leading(&items[..keyword]);
         let mut first = keyword + 1;
