@@ -271,6 +271,12 @@ pub enum Lookup {
     Unknown,
 }
 
+/// Members that enumerations have without declaring them (Java, Kotlin, PHP, Swift).
+const OF_ENUMERATIONS: &[&str] = &[
+    "values", "valueOf", "ordinal", "name", "compareTo", "getDeclaringClass", "entries", "cases", "from",
+    "tryFrom", "value", "rawValue", "allCases",
+];
+
 impl Family {
     /// Tells whether the type of a simple name has a member, inherited ones included. `is_meant` tells whether the
     /// supertype that a file names by its simple name may be one of the project.
@@ -288,6 +294,14 @@ impl Family {
             return Lookup::Unknown;
         }
         let supertypes: Vec<Name> = first.supertypes.iter().map(|name| Name::new(name)).collect();
+        // `interface Scale extends press.Scale`: another one of the same name.
+        if supertypes.iter().any(|name| name.as_str() == ty) {
+            return Lookup::Unknown;
+        }
+        // Of enumerations the language declares some by itself.
+        if !first.values.is_empty() && OF_ENUMERATIONS.contains(&member) {
+            return Lookup::Found;
+        }
         let owner = Owner { path, qualified: &first.qualified, supertypes: &supertypes };
         let mut meant = supertypes.iter().all(|name| is_meant(path, name.as_str()));
         self.each_supertype(owner, |path, supertype| {
