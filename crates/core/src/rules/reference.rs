@@ -311,7 +311,12 @@ fn inherit(context: &Context<'_>, findings: &mut Findings<'_>) {
         qualified: &owner.qualified,
         supertypes: &owner.supertypes,
     };
-    let elsewhere = |name: &Name| !may_be_meant(context, ("", name.as_str()));
+    // `class Scale implements press.Scale, cellar.Scale`: of several namesakes one at least stands elsewhere.
+    let namesakes = |name: &&Name| {
+        owner.supertypes.iter().filter(|other| other == name).count() > 1
+            || owner.qualified.rsplit('.').next() == Some(name.as_str())
+    };
+    let elsewhere = |name: &Name| namesakes(&name) || !may_be_meant(context, ("", name.as_str()));
     if !context.file.known.surely_knows_supertypes(owner)
         || owner.supertypes.iter().any(elsewhere)
         || context.file.known.overridden(owner, declaration, context.file.language).is_some()
