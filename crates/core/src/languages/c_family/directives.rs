@@ -4,6 +4,7 @@ use std::borrow::Cow;
 
 use super::lexer::Sort;
 use super::mask::{Around, Condition, Pass};
+use super::words::is_capital;
 
 impl Pass<'_> {
     /// Takes a preprocessor line. Of a condition whose first branch leaves a declaration open, or opens a
@@ -13,6 +14,7 @@ impl Pass<'_> {
         let word =
             line[1..].trim_start().split(|c: char| !c.is_ascii_alphabetic()).next().unwrap_or_default();
         let transparent = self.scopes.iter().all(|scope| *scope == Around::Space);
+        self.close_around_macros();
         if word == "define" && transparent && self.head.is_empty() {
             // What the macro stands for need not be read.
             let start = self.code[at].start;
@@ -62,6 +64,20 @@ impl Pass<'_> {
             _ => {}
         }
         at + 1
+    }
+
+    /// `BEGIN_DECLS` and its like, which no semicolon ends, open no declaration.
+    fn close_around_macros(&mut self) {
+        const PARTS: &[&str] = &["BEGIN", "END", "NAMESPACE", "DECLS", "PUSH", "POP"];
+        let is_around = |&at: &usize| {
+            let word = self.word(at);
+            is_capital(word) && PARTS.iter().any(|part| word.split('_').any(|own| own == *part))
+        };
+        if !self.head.is_empty() && self.parens == 0 && self.head.iter().all(is_around) {
+            for at in std::mem::take(&mut self.head) {
+                self.blank_lexeme(at);
+            }
+        }
     }
 
     /// Blanks the name before the dots of a macro (`#define LOG(args...)`), which the grammar does not know.
