@@ -26,7 +26,9 @@ pub(crate) fn is_placeholder(text: &str, name: &str, own: &str) -> bool {
     let lower = text.to_lowercase();
     let bare = lower.trim_matches(|c: char| !c.is_alphanumeric());
     // What is called so is named, not left open.
-    if bare == name.to_lowercase() || lower.ends_with('=') {
+    // So is a description that is meant: "Description of the parameter." of a field `description`.
+    let is_meant = bare.starts_with("desc") && name.to_lowercase().contains("desc");
+    if bare == name.to_lowercase() || is_meant || lower.ends_with('=') {
         return false;
     }
     if matches!(
@@ -83,6 +85,7 @@ mod tests {
         ] {
             assert!(is_placeholder(text, "load", "TODO: describe"), "{text}");
         }
+        assert!(!is_placeholder("Description of the parameter.", "description", "TODO: describe"));
         for text in [
             "SUMMARY=",
             "Description of the harvest in kg",

@@ -161,7 +161,9 @@ fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
     let inside = context.slice(context.doc.span);
     let rules =
         ["---", "===", "***", "###", "___"].iter().any(|rule| inside.trim_start_matches('/').contains(rule));
-    if !perhaps && !computed && !rules {
+    // Signs may show what words do not: `▶◀`.
+    let shows = inside.chars().any(|c| !c.is_ascii() && !c.is_whitespace());
+    if !perhaps && !computed && !rules && !shows {
         let message = format!(
             "the comment of `{}` says nothing; write a sentence or remove it",
             context.declaration().name

@@ -241,6 +241,8 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
         || NOTHING.contains(&bare(&ty).as_str())
         || NOTHING.contains(&bare(text).as_str())
         || NOTHING.contains(&in_role)
+        // `@return void`, and a link in the line below.
+        || (ty.is_empty() && NOTHING.contains(&bare(text.lines().next().unwrap_or_default()).as_str()))
         || (ty.is_empty() && NOTHING.contains(&bare(first_part).as_str()))
 }
 

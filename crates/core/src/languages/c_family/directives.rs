@@ -13,7 +13,7 @@ impl Pass<'_> {
         let line = &self.text[self.code[at].range()];
         let word =
             line[1..].trim_start().split(|c: char| !c.is_ascii_alphabetic()).next().unwrap_or_default();
-        let transparent = self.scopes.iter().all(|scope| *scope == Around::Space);
+        let transparent = self.scopes.iter().all(|scope| *scope != Around::Enumerators);
         self.close_around_macros();
         if word == "define" && transparent && self.head.is_empty() {
             // What the macro stands for need not be read.

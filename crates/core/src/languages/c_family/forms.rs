@@ -51,6 +51,31 @@ impl Pass<'_> {
         Some(head.iter().copied().filter(is_left).collect())
     }
 
+    /// Blanks macros in front of what a class makes or unmakes its objects by, `PRESS_INLINE Vat::Vat(int size)`, where
+    /// no type can stand, and returns the rest; nothing where there are none.
+    pub(super) fn without_macros_before_constructor(&mut self, head: &[usize]) -> Option<Vec<usize>> {
+        let macros = head.iter().take_while(|&&at| is_capital(self.word(at))).count();
+        if !self.is_cpp || macros == 0 {
+            return None;
+        }
+        let rest = &head[macros..];
+        let is = |number: usize, sign: u8| rest.get(number).is_some_and(|&at| self.code[at].is(sign));
+        let word = |number: usize| rest.get(number).map_or("", |&at| self.word(at));
+        // `space::Vat::Vat`: the last two names count.
+        let mut number = 0;
+        while is_name(word(number)) && is(number + 1, b':') && is(number + 2, b':') {
+            let last = number + 3 + usize::from(is(number + 3, b'~'));
+            if word(last) == word(number) && is(last + 1, b'(') {
+                for &at in &head[..macros] {
+                    self.blank_lexeme(at);
+                }
+                return Some(rest.to_vec());
+            }
+            number += 3;
+        }
+        None
+    }
+
     /// Tells whether a word is one of those that compilers and libraries keep for marks: `_used_`, `__attribute_pure__`,
     /// `_In_`, `__in_ecount`.
     fn is_mark(&self, at: usize) -> bool {

@@ -15,7 +15,7 @@ impl Pass<'_> {
         if self.scopes.last() == Some(&Around::Enumerators) {
             return false;
         }
-        let bare = self.without_marks(head);
+        let bare = self.without_marks(head).or_else(|| self.without_macros_before_constructor(head));
         let head = bare.as_deref().unwrap_or(head);
         self.mask_forms(head);
         if !self.is_plainer(head) {

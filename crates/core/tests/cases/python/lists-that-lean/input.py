@@ -125,3 +125,15 @@ class Base(abc.ABC):
         + d.nanoseconds // 1000000000``.
         And more.
         """
+
+
+def read_exactly(count: int) -> Generator[None, None, bytes]:
+    """Read some bytes.
+
+    This is a coroutine that is written as a generator.
+
+    Args:
+        count: how many
+    """
+    while True:
+        yield
