@@ -218,6 +218,19 @@ fn evidence(lines: &Lines<'_>) -> usize {
     (0..lines.len()).filter(|&at| !shielded[at] && opening_tag(lines.text(at)).is_some()).count()
 }
 
+/// Leaves out what stands further in where no tag stands before it: in Ruby that is shown as it is, and
+/// `@options` in it a variable.
+fn without_verbatim<'t>(lines: &Lines<'_>, opens: Vec<(usize, &'t str)>) -> Vec<(usize, &'t str)> {
+    if lines.dialect() != Dialect::Ruby || opens.is_empty() {
+        return opens;
+    }
+    let said = (0..lines.len()).filter(|&at| !lines.is_blank(at));
+    let base = said.map(|at| lines.indent(at)).min().unwrap_or(0);
+    let leads = |at: &usize| lines.indent(*at) <= base + 1 && lines.trimmed(*at).starts_with('@');
+    let first = (0..lines.len()).find(leads).unwrap_or(lines.len());
+    opens.into_iter().filter(|&(at, _)| at >= first).collect()
+}
+
 fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     let mut doc = blank(lines, span, TAGS.id);
     let shielded = lines.shielded();
@@ -226,6 +239,7 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
         .filter_map(|at| opening_tag(lines.text(at)).map(|name| (at, name)))
         .filter(|(_, name)| is_tag(name))
         .collect();
+    let opens = without_verbatim(lines, opens);
     let opens = read_directives(&mut doc, lines, opens);
     describe(&mut doc, lines, opens.first().map_or(lines.len(), |&(at, _)| at));
     for (number, &(at, name)) in opens.iter().enumerate().filter(|(_, (_, name))| !name.is_empty()) {
