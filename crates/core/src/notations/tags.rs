@@ -221,7 +221,8 @@ fn evidence(lines: &Lines<'_>) -> usize {
 /// Leaves out what stands further in where no tag stands before it: in Ruby that is shown as it is, and
 /// `@options` in it a variable.
 fn without_verbatim<'t>(lines: &Lines<'_>, opens: Vec<(usize, &'t str)>) -> Vec<(usize, &'t str)> {
-    if lines.dialect() != Dialect::Ruby || opens.is_empty() {
+    // Most stand directly behind the sign.
+    if lines.dialect() != Dialect::Ruby || opens.first().is_none_or(|&(at, _)| lines.indent(at) <= 1) {
         return opens;
     }
     let said = (0..lines.len()).filter(|&at| !lines.is_blank(at));

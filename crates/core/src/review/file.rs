@@ -6,15 +6,15 @@ use smol_str::SmolStr;
 
 use super::waivers::Waivers;
 use super::{FileReading, Standing, Standings};
+use super::{about, accept};
 use crate::debt::{Debt, Debtor};
 use crate::model::{
-    Body, Construction, DeclId, Declaration, Dialect, DocComment, EntryKind, Finding, Kind, Level, Name,
-    Parameter, RawFinding, Related, Signature, State, Surface, Variadic,
+    Construction, DeclId, Declaration, Dialect, DocComment, EntryKind, Finding, Kind, Level, RawFinding,
+    Related, Signature, State,
 };
 use crate::notations;
-use crate::pairing::{self, Match, Pairing, Side};
+use crate::pairing::{self, Pairing};
 use crate::rules::{self, Asking, Check, Context, FileContext, Findings, Rule};
-use crate::text::{Span, near};
 
 /// What the review of one file found.
 pub struct FileReview<'a> {
@@ -44,6 +44,8 @@ pub struct Examined<'a> {
     pub signature: &'a Signature,
     /// Whether that signature is known; otherwise entries for parameters are neither owed nor wrong.
     pub known: bool,
+    /// Whether it speaks of something that the declaration only stands for: nothing is owed then.
+    pub stands_for_another: bool,
     /// Pairs of entries and parameters.
     pub pairing: Pairing,
     /// What the comment owes.
@@ -99,13 +101,9 @@ pub fn examine<'a>(
     let declaration = file.outline.declaration(id);
     let (signature, known) = signature_of(file, declaration);
     let mut pairing = pairing::pair(doc, signature);
-    accept_overloads(file, id, doc, &mut pairing);
-    accept_call(file, id, &mut pairing);
-    accept_collected(file, doc, signature, &mut pairing);
-    accept_options(file, doc, signature, &mut pairing);
-    accept_header_names(declaration, doc, &mut pairing);
-    let known =
-        known && !is_shown_only(file, declaration, doc) && !is_of_another(file, declaration, doc, &pairing);
+    accept::other_names(file, id, doc, (signature, &mut pairing));
+    let stands_for_another = about::is_shown_only(file, declaration, doc);
+    let known = known && !stands_for_another && !about::is_of_another(file, declaration, doc, &pairing);
     if let Some(class) = class_doc(file, declaration) {
         // A constructor and its class share entries: one at either place answers.
         let shared = pairing::pair(class, signature);
@@ -113,7 +111,7 @@ pub fn examine<'a>(
             *own = own.or(other.map(|_| usize::MAX));
         }
     }
-    let mut examined = Examined { signature, known, pairing, debt: Debt::default() };
+    let mut examined = Examined { signature, known, stands_for_another, pairing, debt: Debt::default() };
     examined.debt = debt_of(file, standings, (id, doc), &examined);
     examined
 }
@@ -131,7 +129,7 @@ pub(crate) fn debt_of(
     let links_answer = matches!(file.language.dialect, Dialect::Kotlin | Dialect::Scala);
     let demand = file.settings.demand;
     let debtor = Debtor { source: &file.source, declaration, signature, demand, links_answer };
-    let mut debt = match standings.owes(file, id, doc) && !is_shown_only(file, declaration, doc) {
+    let mut debt = match standings.owes(file, id, doc) && !examined.stands_for_another {
         true => Debt::of(&debtor, doc, &examined.pairing),
         false => Debt::none(signature),
     };
@@ -142,174 +140,6 @@ pub(crate) fn debt_of(
         debt.pay(signature, &elsewhere.said);
     }
     debt
-}
-
-/// Tells whether a comment may well be about something else: empty lines part it from the declaration, and of several names
-/// that it speaks of none is there.
-fn is_of_another(
-    file: &FileReading<'_>,
-    declaration: &Declaration,
-    doc: &DocComment,
-    pairing: &Pairing,
-) -> bool {
-    let names = &pairing.params.names;
-    names.len() > 1
-        && names.iter().all(|name| name.is == Match::Unknown)
-        && doc.span.end <= declaration.span.start
-        && file.source.slice(Span::new(doc.span.end, declaration.span.start)).matches('\n').count() > 1
-}
-
-/// Tells whether a comment is about something that the declaration below it only stands for: a member of another type
-/// that it names, `@name scale#weigh`, what others are to write in its place, `weigh: function() {}`, or the method that a
-/// getter marked as one hands out.
-fn is_shown_only(file: &FileReading<'_>, declaration: &Declaration, doc: &DocComment) -> bool {
-    if !file.language.dialect.is_script() {
-        return false;
-    }
-    let owner = declaration.owner.map(|owner| &file.outline.declaration(owner).name);
-    let named = doc.marks.iter().filter(|mark| mark.name == "name");
-    let mut lines = named.filter_map(|mark| doc.lines.get(mark.lines.0 as usize));
-    let of_another = lines.any(|&line| {
-        let path = file.source.slice(line).split_whitespace().next_back().unwrap_or_default();
-        let around = path.split_once('#').map(|(around, _)| around.rsplit(['.', '/', '~']).next());
-        around.flatten().is_some_and(|around| owner.is_none_or(|owner| owner != around))
-    });
-    // `@method reset` above what is called otherwise.
-    let mut methods = doc.marks.iter().filter(|mark| matches!(mark.name.as_str(), "method" | "function"));
-    let called_otherwise = methods.any(|mark| {
-        let line = doc.lines.get(mark.lines.0 as usize).map_or("", |&line| file.source.slice(line));
-        let behind = line.split_once('@').map_or("", |(_, tag)| tag);
-        let mut words = behind.split_whitespace().skip(1);
-        let name = words.next().filter(|_| words.next().is_none());
-        name.is_some_and(|name| {
-            name.chars().all(|c| c.is_alphanumeric() || c == '_') && name != declaration.name.as_str()
-        })
-    });
-    let handed_out = declaration.kind == Kind::Property
-        && doc.marks.iter().any(|mark| matches!(mark.name.as_str(), "method" | "function" | "func"));
-    let behind = Span::new(declaration.name_span.end, declaration.span.end.max(declaration.name_span.end));
-    let takes_and_does_nothing = || {
-        let value = file.source.slice(behind).trim_end_matches(';');
-        let bare: String = value.chars().filter(|c| !c.is_whitespace()).collect();
-        let head = bare.strip_suffix("(){}").map(|head| head.trim_start_matches([':', '=']));
-        head.is_some_and(|head| {
-            (head.is_empty() && declaration.owner.is_some()) || head.starts_with("function")
-        })
-    };
-    let short = behind.len() < 128 && declaration.kind != Kind::Constructor;
-    // A declaration file leaves out what a private constructor takes.
-    let undeclared = declaration.kind == Kind::Constructor
-        && declaration.body == Body::Absent
-        && declaration.surface == Surface::Private
-        && declaration.signature.parameters.is_empty();
-    of_another
-        || called_otherwise && doc.marks.iter().any(|mark| mark.name == "instance")
-        || handed_out
-        || undeclared
-        || (short && takes_and_does_nothing())
-}
-
-/// Keyword parameters may be told as the keys of options that are passed: `@option options [Integer] :seats` (Ruby).
-fn accept_options(file: &FileReading<'_>, doc: &DocComment, signature: &Signature, pairing: &mut Pairing) {
-    if file.language.dialect != Dialect::Ruby {
-        return;
-    }
-    for (number, entry) in doc.entries.iter().enumerate().filter(|(_, e)| e.kind == EntryKind::Property) {
-        let Some(root) = entry.name().map(|name| &name.name) else { continue };
-        let line = doc.lines.get(entry.lines.0 as usize).map_or("", |&line| file.source.slice(line));
-        let Some((_, behind)) = line.split_once("@option") else { continue };
-        let key = behind.split_whitespace().find_map(|word| word.strip_prefix(':')).unwrap_or(root.as_str());
-        let behind = |p: &Parameter| file.source.text().get(p.span.end as usize..).unwrap_or_default();
-        let is_keyword =
-            |p: &Parameter| p.named().is_some_and(|name| name == key) && behind(p).starts_with(':');
-        let Some(at) = signature.parameters.iter().position(is_keyword) else { continue };
-        let answer = &mut pairing.params.entry_of[at];
-        *answer = answer.or(Some(number));
-        for paired in pairing.params.names.iter_mut().filter(|paired| paired.is == Match::Unknown) {
-            if doc.entries[paired.entry].names[paired.name].name == *root {
-                paired.is = Match::Part;
-            }
-        }
-    }
-}
-
-/// What a rest parameter collects may be told under a name of its own: `@param load` for `...args`; outside of JavaScript,
-/// where its own name says nothing.
-fn accept_collected(file: &FileReading<'_>, doc: &DocComment, signature: &Signature, pairing: &mut Pairing) {
-    let script = file.language.dialect.is_script();
-    let says_nothing =
-        |name: &Name| matches!(name.as_str(), "args" | "argv" | "arguments" | "params" | "rest" | "varargs");
-    for paired in &mut pairing.params.names {
-        let Match::Renamed(at) = paired.is else { continue };
-        let rest = &signature.parameters[at];
-        let told = doc.entries[paired.entry].names[paired.name].name.as_str();
-        let another =
-            rest.named().is_some_and(|name| !near(name.as_str(), told) && (script || says_nothing(name)));
-        if rest.variadic == Variadic::Positional && another {
-            paired.is = Match::Part;
-        }
-    }
-}
-
-/// The comment of a definition may call its parameters as the header does, where callers read them.
-fn accept_header_names(declaration: &Declaration, doc: &DocComment, pairing: &mut Pairing) {
-    let Some(elsewhere) = declaration.elsewhere.as_ref().filter(|elsewhere| !elsewhere.names.is_empty())
-    else {
-        return;
-    };
-    let params = &mut pairing.params;
-    for number in 0..params.names.len() {
-        let paired = &params.names[number];
-        let entry = paired.entry;
-        let told = &doc.entries[entry].names[paired.name].name;
-        let (Match::Unknown | Match::Renamed(_)) = paired.is else { continue };
-        let Some(at) = elsewhere.names.iter().position(|name| name == told.as_str()) else { continue };
-        if let Match::Renamed(taken) = paired.is
-            && params.entry_of[taken] == Some(entry)
-        {
-            params.entry_of[taken] = None;
-        }
-        if params.entry_of.get(at) == Some(&None) {
-            params.entry_of[at] = Some(entry);
-            params.names[number].is = Match::Is(at);
-        }
-    }
-}
-
-/// The comment of a class whose objects are called may tell of what they are called with.
-fn accept_call(file: &FileReading<'_>, id: DeclId, pairing: &mut Pairing) {
-    let is_type = file.outline.declaration(id).kind.is_type();
-    if !is_type || pairing.params.names.iter().all(|name| name.is != Match::Unknown) {
-        return;
-    }
-    let mut members = file.outline.declarations.iter().filter(|other| other.owner == Some(id));
-    if members.any(|member| member.name == "__call__") {
-        for name in pairing.params.names.iter_mut().filter(|name| name.is == Match::Unknown) {
-            name.is = Match::Part;
-        }
-    }
-}
-
-/// A comment above several overloads, of which the others have none, speaks of all that they take.
-fn accept_overloads(file: &FileReading<'_>, id: DeclId, doc: &DocComment, pairing: &mut Pairing) {
-    let accept = |side: &mut Side, taken: fn(&Signature) -> Vec<&Name>| {
-        let doubtful = |is: Match| matches!(is, Match::Unknown | Match::Renamed(_));
-        if !side.names.iter().any(|name| doubtful(name.is)) {
-            return;
-        }
-        let others: Vec<&Name> =
-            file.outline.silent_overloads(id).flat_map(|other| taken(&other.signature)).collect();
-        for name in side.names.iter_mut().filter(|name| doubtful(name.is)) {
-            if others.contains(&&doc.entries[name.entry].names[name.name].name) {
-                if let Match::Renamed(at) = name.is {
-                    side.entry_of[at] = None;
-                }
-                name.is = Match::Part;
-            }
-        }
-    };
-    accept(&mut pairing.params, |signature| signature.parameters.iter().filter_map(|p| p.named()).collect());
-    accept(&mut pairing.typeparams, |signature| signature.type_parameters.iter().map(|p| &p.name).collect());
 }
 
 /// Returns the signature that a declaration's comment speaks of, and whether it is known.

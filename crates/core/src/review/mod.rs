@@ -3,6 +3,8 @@
 //! `reading` is a file with its comments read; `habits` is what they have in common; `asked` decides of which declarations a comment is asked;
 //! `file` examines each comment, runs the rules and sorts what they found.
 
+mod about;
+mod accept;
 mod asked;
 mod file;
 mod habits;

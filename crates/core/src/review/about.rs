@@ -1,0 +1,93 @@
+//! Comments that speak of something else than the declaration below them.
+
+use super::FileReading;
+use crate::model::{Body, Declaration, DocComment, Kind, Surface};
+use crate::pairing::{Match, Pairing};
+use crate::text::Span;
+
+/// Tells whether a comment may well be about something else: empty lines part it from the declaration, and of several names
+/// that it speaks of none is there.
+pub(super) fn is_of_another(
+    file: &FileReading<'_>,
+    declaration: &Declaration,
+    doc: &DocComment,
+    pairing: &Pairing,
+) -> bool {
+    let names = &pairing.params.names;
+    names.len() > 1
+        && names.iter().all(|name| name.is == Match::Unknown)
+        && doc.span.end <= declaration.span.start
+        && file.source.slice(Span::new(doc.span.end, declaration.span.start)).matches('\n').count() > 1
+}
+
+/// Tells whether a comment is about something that the declaration below it only stands for: a member of another type
+/// that it names, what others are to write in its place, the method that a getter marked as one hands out, or what a
+/// declaration file does not tell.
+pub(super) fn is_shown_only(file: &FileReading<'_>, declaration: &Declaration, doc: &DocComment) -> bool {
+    if !file.language.dialect.is_script() {
+        return false;
+    }
+    // A declaration file leaves out what a private constructor takes.
+    let undeclared = declaration.kind == Kind::Constructor
+        && declaration.body == Body::Absent
+        && declaration.surface == Surface::Private
+        && declaration.signature.parameters.is_empty();
+    let handed_out = declaration.kind == Kind::Property && marked(doc, &["method", "function", "func"]);
+    undeclared
+        || handed_out
+        || names_another_member(file, declaration, doc)
+        || names_another_method(file, declaration, doc)
+        || is_to_be_written(file, declaration)
+}
+
+fn marked(doc: &DocComment, names: &[&str]) -> bool {
+    doc.marks.iter().any(|mark| names.contains(&mark.name.as_str()))
+}
+
+/// Returns the lines of a comment that carry one of some marks.
+fn lines_of<'a>(
+    file: &'a FileReading<'_>,
+    doc: &'a DocComment,
+    names: &'a [&str],
+) -> impl Iterator<Item = &'a str> {
+    let marks = doc.marks.iter().filter(|mark| names.contains(&mark.name.as_str()));
+    marks.filter_map(|mark| doc.lines.get(mark.lines.0 as usize)).map(|&line| file.source.slice(line))
+}
+
+/// `@name scale#weigh`, where the declaration is no member of a scale.
+fn names_another_member(file: &FileReading<'_>, declaration: &Declaration, doc: &DocComment) -> bool {
+    let owner = declaration.owner.map(|owner| &file.outline.declaration(owner).name);
+    lines_of(file, doc, &["name"]).any(|line| {
+        let path = line.split_whitespace().next_back().unwrap_or_default();
+        let around = path.split_once('#').map(|(around, _)| around.rsplit(['.', '/', '~']).next());
+        around.flatten().is_some_and(|around| owner.is_none_or(|owner| owner != around))
+    })
+}
+
+/// `@method reset` of an `@instance`, above what is called otherwise.
+fn names_another_method(file: &FileReading<'_>, declaration: &Declaration, doc: &DocComment) -> bool {
+    marked(doc, &["instance"])
+        && lines_of(file, doc, &["method", "function"]).any(|line| {
+            let behind = line.split_once('@').map_or("", |(_, tag)| tag);
+            let mut words = behind.split_whitespace().skip(1);
+            let name = words.next().filter(|_| words.next().is_none());
+            name.is_some_and(|name| {
+                name.chars().all(|c| c.is_alphanumeric() || c == '_') && name != declaration.name.as_str()
+            })
+        })
+}
+
+/// `weigh: function() {}`, `weigh() {}`: it takes and does nothing, and shows what others are to write.
+fn is_to_be_written(file: &FileReading<'_>, declaration: &Declaration) -> bool {
+    let behind = Span::new(declaration.name_span.end, declaration.span.end.max(declaration.name_span.end));
+    if behind.len() >= 128 || declaration.kind == Kind::Constructor {
+        return false;
+    }
+    let value = file.source.slice(behind).trim_end_matches(';');
+    if !value.ends_with('}') {
+        return false;
+    }
+    let bare: String = value.chars().filter(|c| !c.is_whitespace()).collect();
+    let head = bare.strip_suffix("(){}").map(|head| head.trim_start_matches([':', '=']));
+    head.is_some_and(|head| (head.is_empty() && declaration.owner.is_some()) || head.starts_with("function"))
+}
