@@ -245,6 +245,10 @@ fn read_item(
         Some((names, ty)) => (names.trim(), ty.trim_end().strip_suffix(')').unwrap_or(ty)),
         None => (head, ""),
     };
+    // Words that join others are no names without a colon: `or (3, 4)`.
+    if matches!(names, "or" | "and" | "not") && sections::split_colon(text).is_none() {
+        return;
+    }
     // A line without a colon is an item only when it is nothing but names.
     let Some(names) = sections::names(lines, names) else { return };
     found.names = names;

@@ -154,10 +154,7 @@ pub(super) fn names(lines: &Lines<'_>, text: &str) -> Option<Vec<EntryName>> {
             continue;
         }
         let starred = part.trim_start_matches(['*', '\\', '`']);
-        // Words that join others are no names: `or (3, 4)`.
-        let identifier = starred.starts_with(|c: char| c.is_alphabetic() || c == '_')
-            && !part.contains(' ')
-            && !matches!(part, "or" | "and" | "not");
+        let identifier = starred.starts_with(|c: char| c.is_alphabetic() || c == '_') && !part.contains(' ');
         out.push(entry_name(lines, part).filter(|_| identifier)?);
     }
     (!out.is_empty()).then_some(out)
