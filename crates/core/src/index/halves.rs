@@ -115,6 +115,9 @@ struct Place {
     said: Option<Box<Said>>,
 }
 
+/// What is told of a place: its path, whether it leads, its names and what its comment says.
+type ToldPlace = (SmolStr, bool, Vec<SmolStr>, Option<Box<Said>>);
+
 /// What is the same at several places: what their paths have in common, the qualified name, the number of parameters.
 type Key = (SmolStr, SmolStr, Option<u32>);
 
@@ -155,7 +158,7 @@ impl Places {
     /// Hashes all that it tells: what is declared in both halves, and whether there are headers at all.
     pub(super) fn digest(&self, family: &Family) -> u64 {
         let told = |(key, places): (&'_ Key, &'_ Vec<Place>)| {
-            let mut places: Vec<(SmolStr, bool, Vec<SmolStr>, Option<Box<Said>>)> = places
+            let mut places: Vec<ToldPlace> = places
                 .iter()
                 .map(|place| {
                     let path = SmolStr::new(family.path(place.file));

@@ -120,7 +120,9 @@ impl Pass<'_> {
             matches!(lexeme.sort, Sort::Word | Sort::Number)
                 || matches!(lexeme.sort, Sort::Sign(b'*' | b',' | b';' | b'[' | b']' | b'(' | b')'))
         };
-        let brace = (semicolon + 1..self.code.len()).find(|&at| !declares(&self.code[at]))?;
+        // What goes on for long declares no parameters, and would be gone through again at each semicolon.
+        let near = semicolon + 1..self.code.len().min(semicolon + 256);
+        let brace = near.into_iter().find(|&at| !declares(&self.code[at]))?;
         if !self.code[brace].is(b'{') || !self.code[brace - 1].is(b';') {
             return None;
         }

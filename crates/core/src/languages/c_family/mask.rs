@@ -557,7 +557,7 @@ impl<'s> Pass<'s> {
             .map_or(items.len(), |end| first + end);
         // `class Press::Lid`, `class Press<Fruit>::Lid`
         let behind = match items.get(end) {
-            Some(Item::Sign(b'<', _)) => skip_angles(&items, end),
+            Some(Item::Sign(b'<', _)) => skip_angles(items, end),
             _ => end,
         };
         let qualified =
