@@ -266,6 +266,9 @@ fn follow_roots(doc: &DocComment, side: &mut Side) {
 
 /// One root entry of any name answers for a parameter that is taken apart.
 fn answer_destructured(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
+    if !slots.iter().any(|slot| matches!(slot, Slot::AnyName(..))) {
+        return;
+    }
     // What has the name of a parameter but for underscores is meant for that: `value` for `value_`.
     let bare = |name: &str| name.trim_matches('_').to_owned();
     let named = missing(side, slots).into_iter().filter_map(|at| match &slots[at] {

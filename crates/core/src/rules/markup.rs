@@ -259,7 +259,7 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
 fn is_named(text: &str, start: usize, element: &Element) -> bool {
     let before =
         text[..start].rsplit('\n').next().unwrap_or_default().trim_start_matches(['*', ' ', '\t', '/']);
-    let bare = text.as_bytes()[start..element.end].len() == element.name.len() + "<>".len();
+    let bare = element.end - start == element.name.len() + "<>".len();
     let behind = text[element.end..].chars().next();
     let parts = |c: char| c.is_whitespace() || matches!(c, ',' | ')' | '.' | ';');
     !element.closes

@@ -39,7 +39,7 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
     let declaration = context.declaration();
     // A coroutine that is written as a generator yields nothing of use.
     let declared = declaration.signature.returns.ty.map_or("", |ty| context.slice(ty));
-    if declared.contains("[None") {
+    if declared.contains("[None,") || declared.contains("[None]") {
         return;
     }
     let entry = context.spell(EntryKind::Yields, "");
