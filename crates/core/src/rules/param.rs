@@ -321,17 +321,15 @@ fn optional(context: &Context<'_>, findings: &mut Findings<'_>) {
 
 /// Tells whether another declaration under the same name does without a parameter.
 fn an_overload_lacks(context: &Context<'_>, parameter: &Name) -> bool {
-    let declaration = context.declaration();
-    let others = context.file.outline.declarations.iter().enumerate().filter(|&(at, other)| {
-        at != context.id.0 as usize
-            && other.name == declaration.name
-            && other.owner == declaration.owner
-            && other.kind == declaration.kind
-    });
+    let (declaration, outline) = (context.declaration(), context.file.outline);
+    let is_overload = |other: &Declaration| {
+        other.name == declaration.name && other.owner == declaration.owner && other.kind == declaration.kind
+    };
     let requires = |other: &Declaration| {
         other.signature.parameters.iter().any(|p| p.named() == Some(parameter) && !p.optional)
     };
-    context.file.language.dialect.is_script() && others.into_iter().any(|(_, other)| !requires(other))
+    let mut others = outline.ids().filter(|&id| id != context.id).map(|id| outline.declaration(id));
+    context.file.language.dialect.is_script() && others.any(|other| is_overload(other) && !requires(other))
 }
 
 /// Tells whether two texts are literals that surely differ.

@@ -19,6 +19,7 @@ mod kinds;
 mod labels;
 mod lexer;
 mod lists;
+mod marks;
 mod mask;
 mod parameters;
 mod plain;
