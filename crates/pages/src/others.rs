@@ -104,7 +104,8 @@ fn of_mark(reading: &FileReading<'_>, doc: &DocComment, mark: &Mark) -> Option<O
     let (notation, name) = (doc.notation.as_str(), mark.name.as_str());
     let text = if notation == "xml" { inside_element(&text, name) } else { text };
     let text = text.trim_start_matches([':', ' ', '\n']);
-    if text.is_empty() && notation == "xml" {
+    // `@file` alone says where the comment stands, which readers see.
+    if text.is_empty() && (notation == "xml" || name == "file") {
         return None;
     }
     let mut out = Other { title: name.to_owned(), text: text.to_owned(), ..Other::default() };

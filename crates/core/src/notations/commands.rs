@@ -183,7 +183,12 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
     }
     for (number, &(at, sign, name)) in opens.iter().enumerate() {
         let end = opens.get(number + 1).map_or(lines.len(), |&(next, ..)| next);
-        read_command(&mut doc, lines, (sign, name), (at, lines.last_said(at, end)));
+        let behind = if is_entry(name) { paragraph_end(lines, at, name, end) } else { end };
+        read_command(&mut doc, lines, (sign, name), (at, lines.last_said(at, behind)));
+        // Text of the comment may stand below its entries alone.
+        if behind < end && doc.summary.is_none() {
+            describe_from(&mut doc, lines, (behind, 0), end);
+        }
     }
     for line in (0..lines.len()).map(|at| lines.text(at)) {
         doc.inherits |=
@@ -196,7 +201,7 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
 /// The opening description begins with the text of `brief`, or else with the first line that is text.
 fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, char, &str)]) {
     let brief = opens.iter().position(|(.., name)| BRIEF.contains(name));
-    let runs_on = |name: &str| STRUCTURE.contains(&name) || BRIEF.contains(&name) || name == "details";
+    let runs_on = |name: &str| is_beside(name) || BRIEF.contains(&name);
     let first = brief.unwrap_or(0);
     let end = |from: usize| {
         let stop = opens.iter().skip(from).find(|(.., name)| !runs_on(name));
@@ -263,7 +268,13 @@ fn command_behind_summary(doc: &DocComment, lines: &Lines<'_>) -> Option<&'stati
     (!has_second_sentence(rest)).then_some(command)
 }
 
-/// Describes as `describe_from` does; lines with commands of structure are no part of a sentence.
+/// Tells whether a command ends the sentence above it, and the description goes on behind it.
+fn is_beside(name: &str) -> bool {
+    STRUCTURE.contains(&name) || name == "details"
+}
+
+/// Describes as `describe_from` does; what stands behind lines with commands of structure or `@details` is no part of the
+/// opening sentence.
 fn describe_past(
     doc: &mut DocComment,
     lines: &Lines<'_>,
@@ -272,7 +283,7 @@ fn describe_past(
     opens: &[(usize, char, &str)],
 ) {
     let inside = |at: usize| from < at && at < upto;
-    let structure = opens.iter().find(|&&(at, _, name)| inside(at) && STRUCTURE.contains(&name));
+    let structure = opens.iter().find(|&&(at, _, name)| inside(at) && is_beside(name));
     let Some(&(first, ..)) = structure else {
         describe_from(doc, lines, (from, start), upto);
         return;
@@ -282,8 +293,8 @@ fn describe_past(
         describe_from(doc, lines, (from, start), upto);
         return;
     }
-    let is_command = |row: usize| opens.iter().any(|&(at, ..)| at == row);
-    let last = (first..upto).rev().find(|&row| !lines.is_blank(row) && !is_command(row));
+    let says_nothing = |row: usize| opens.iter().any(|&(at, _, name)| at == row && STRUCTURE.contains(&name));
+    let last = (first..upto).rev().find(|&row| !lines.is_blank(row) && !says_nothing(row));
     if let Some(last) = last {
         doc.description.1 = narrow(last + 1);
         doc.beyond_summary = true;
@@ -306,6 +317,29 @@ fn below_remark(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> Option<(usi
         let below = (gap..behind(number)).find(|&row| !lines.is_blank(row))?;
         Some((below, behind(number)))
     })
+}
+
+fn is_entry(name: &str) -> bool {
+    TABLE.iter().any(|(known, meaning)| *known == name && matches!(meaning, Meaning::Entry(_)))
+}
+
+/// Returns the row behind an entry: it ends with its paragraph where the text below stands no further in than its
+/// command, and is no item of a list.
+fn paragraph_end(lines: &Lines<'_>, at: usize, name: &str, upto: usize) -> usize {
+    let behind = lines.text(at).trim_start()[1..].strip_prefix(name).unwrap_or_default();
+    // A name alone has its text below.
+    let named = !matches!(name, "return" | "returns" | "result");
+    let told = behind.split_whitespace().nth(usize::from(named)).is_some()
+        || (at + 1 < upto && !lines.is_blank(at + 1));
+    let indent = lines.indent(at);
+    let goes_on = |row: usize| {
+        let text = lines.trimmed(row);
+        let item =
+            text.starts_with(|c: char| c.is_ascii_digit() || matches!(c, '-' | '*' | '+' | '#' | '|' | '.'));
+        lines.indent(row) > indent || item || matches!(opening(text), Some((_, "li" | "arg")))
+    };
+    let ends = |row: usize| lines.is_blank(row - 1) && !lines.is_blank(row) && !goes_on(row);
+    (at + 1..upto).find(|&row| told && ends(row)).unwrap_or(upto)
 }
 
 fn read_command(doc: &mut DocComment, lines: &Lines<'_>, (sign, name): (char, &str), rows: (usize, usize)) {
@@ -372,13 +406,28 @@ fn keyword<'t>(lines: &Lines<'_>, rest: &'t str, found: &mut Entry) -> Option<(&
     let (word, _) = first_word(rest);
     let equals = word.find('=').filter(|&at| at > 0)?;
     let behind = rest[rest.len() - rest.trim_start().len() + equals + 1..].trim_start();
-    let default = behind.strip_prefix('(').and_then(|inner| inner.split_once(')'));
+    let default = behind.strip_prefix('(').and_then(|inner| Some(inner.split_at(closing(inner)?)));
     let Some((default, after)) = default else { return Some((&word[..equals], behind)) };
+    let after = &after[1..];
     if !default.trim().is_empty() {
         found.default = Some(lines.span_of(default.trim()));
     }
     found.optional = true;
     Some((&word[..equals], after))
+}
+
+/// Returns where the bracket is closed that was opened before a text: `%str( )) the rest`.
+fn closing(text: &str) -> Option<usize> {
+    let mut depth = 0_usize;
+    for (at, c) in text.bytes().enumerate() {
+        match c {
+            b'(' => depth += 1,
+            b')' if depth == 0 => return Some(at),
+            b')' => depth -= 1,
+            _ => {}
+        }
+    }
+    None
 }
 
 /// Widens a first word that ends with a comma by the words that belong to the same list.

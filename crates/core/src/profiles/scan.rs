@@ -3,7 +3,7 @@
 
 use super::profile::{Anchor, Continuation, Mark, Profile};
 use crate::model::{Carrier, Doc, RawComment};
-use crate::reading::{block_lines, without_mark};
+use crate::reading::{block_lines, leaves_out, without_mark};
 use crate::text::Span;
 
 /// A text, taken apart.
@@ -288,6 +288,7 @@ fn gather(profile: &Profile, text: &str, found: &[Met]) -> Vec<RawComment> {
             last.lines.extend(lines);
             continue;
         }
+        let doc = if leaves_out(&text[met.span.range()]) { Doc::No } else { doc };
         out.push(RawComment {
             span: met.span,
             carrier,

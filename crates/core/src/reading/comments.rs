@@ -60,6 +60,28 @@ pub fn without_mark(line: &str, at: usize, mark: &str) -> Span {
     Span::of(at + skip, at + line.len())
 }
 
+/// What a comment's lines begin with before their text.
+const FRAME: [char; 6] = [' ', '\t', '*', '/', '!', '<'];
+
+/// Returns the commands that open lines of a comment as it stands in the source, each with the rest of its line. The
+/// marks of a group (`@{`) count as commands.
+pub(crate) fn commands_in(text: &str) -> impl Iterator<Item = (&str, &str)> {
+    let signed = |line| str::strip_prefix(str::trim_start_matches(line, FRAME), ['@', '\\']);
+    text.lines().filter_map(signed).map(|rest| {
+        let end = rest.find(|c: char| !(c.is_ascii_alphanumeric() || c == '_')).unwrap_or(rest.len());
+        let end = if end == 0 { usize::from(rest.starts_with(['{', '}'])) } else { end };
+        rest.split_at(end)
+    })
+}
+
+/// Tells whether a comment only says that what is left out begins or ends here: `/** @endcond */`.
+pub(crate) fn leaves_out(text: &str) -> bool {
+    let mut said = text.lines().filter(|line| !line.trim_matches(FRAME).is_empty());
+    said.next().is_some()
+        && said.next().is_none()
+        && commands_in(text).any(|(word, _)| matches!(word, "cond" | "endcond"))
+}
+
 #[cfg(test)]
 mod tests {
     use super::*;

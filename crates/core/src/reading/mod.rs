@@ -26,6 +26,7 @@ pub use attach::{Custom, INSTRUCTION, attach, goes_on_from, headed_subject, name
 pub(crate) use carrying::wrap;
 pub use classes::Class;
 pub use comments::{block_lines, line_run_text, without_mark};
+pub(crate) use comments::{commands_in, leaves_out};
 pub(crate) use dress::{Dress, DressVotes};
 pub use flow::{Hierarchy, Raised, Types};
 pub(crate) use grammar::kinds;

@@ -415,8 +415,9 @@ fn echo(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     let ty = declaration.signature.returns.ty.map_or("", |ty| context.slice(ty));
     for entry in entries(context) {
-        // An echo is short.
-        let Some(span) = entry.text.filter(|span| span.len() <= 80) else { continue };
+        // An echo is short, and nothing below goes on from it.
+        let goes_on = context.doc.description.0 >= entry.lines.1;
+        let Some(span) = entry.text.filter(|span| span.len() <= 80 && !goes_on) else { continue };
         if surely_says_more(context.slice(span), FILLERS, &[declaration.name.as_str(), ty]) {
             continue;
         }

@@ -38,7 +38,7 @@ use crate::languages::shared::{is_doc_block, is_test_path, join, line_between, t
 use crate::model::{Carrier, Doc, NotationId, Outline};
 use crate::reading::{
     CommentForm, Demand, Deprecation, Given, Grammar, GrammarReader, Halves, Language, Next, Owe, Parsers,
-    Reader, Scope, Token, Vocabulary, Walk, Wishes,
+    Reader, Scope, Token, Vocabulary, Walk, Wishes, commands_in, leaves_out,
 };
 use crate::text::{Source, Span};
 
@@ -283,23 +283,9 @@ const FREE: &[&str] = &[
 
 /// Tells whether a comment opens with a command that documents something else.
 fn is_free(text: &str) -> bool {
-    if !text.contains(['@', '\\']) {
-        return false;
-    }
-    let frame = [' ', '\t', '*', '/', '!', '<'];
-    let opens = text.lines().filter_map(|line| line.trim_start_matches(frame).strip_prefix(['@', '\\']));
-    let mut opens = opens.map(|rest| {
-        let end = rest.find(|c: char| !(c.is_ascii_alphanumeric() || c == '_')).unwrap_or(rest.len());
-        let end = if end == 0 { usize::from(rest.starts_with(['{', '}'])) } else { end };
-        rest.split_at(end)
-    });
-    let only = text.lines().filter(|line| !line.trim_matches(frame).is_empty()).count() == 1;
-    opens.any(|(word, rest)| {
-        // With a colon it is the name of a parameter: `@file: the file`.
-        FREE.contains(&word) && !rest.trim_start().starts_with(':')
-            // Where something that is left out begins or ends.
-            || only && matches!(word, "cond" | "endcond")
-    })
+    let mut opened = commands_in(text);
+    // With a colon it is the name of a parameter: `@file: the file`.
+    opened.any(|(word, rest)| FREE.contains(&word) && !rest.trim_start().starts_with(':')) || leaves_out(text)
 }
 
 impl Grammar for FamilyGrammar {
