@@ -15,8 +15,14 @@ impl Pass<'_> {
             return None;
         }
         let items = self.items(&self.head);
-        let list = items.iter().position(|item| matches!(item, Item::Group(..)))?;
-        let [.., Item::Sign(b'*', _), Item::Word(_)] = items[..list] else { return None };
+        // `MARK(1) char *CALL name(load)`: a list stands behind the name of what gives a pointer back.
+        let is_headed = |list: usize| {
+            let [before @ .., Item::Word(_)] = &items[..list] else { return false };
+            let of_macros = before.iter().rev().take_while(|item| self.are_macros(&[**item])).count();
+            matches!(before[..before.len() - of_macros], [.., Item::Sign(b'*', _)])
+        };
+        let is_list = |&number: &usize| matches!(items[number], Item::Group(..)) && is_headed(number);
+        let list = (0..items.len()).find(is_list)?;
         let (Item::Group(open, close), Some(Item::Word(_))) = (items[list], items.get(list + 1)) else {
             return None;
         };

@@ -114,11 +114,22 @@ impl Pass<'_> {
         if !converts || !is_member && !items[..operator].iter().all(|item| matches!(item, Item::Word(_))) {
             return;
         }
-        for item in &items[..operator] {
-            let Item::Word(at) = *item else { return };
+        for (number, item) in items[..operator].iter().enumerate() {
+            let at = match *item {
+                Item::Word(at) => at,
+                // What is passed to a macro.
+                Item::Group(from, upto) if number > 0 && self.are_macros(&items[..number]) => {
+                    self.blank_lexemes(from, upto);
+                    continue;
+                }
+                _ => return,
+            };
             let word = self.word(at);
+            let qualifies = matches!(items[number + 1], Item::Sign(b':' | b'<', _));
             let spare = match is_member {
-                true => matches!(word, "constexpr" | "inline" | "consteval"),
+                true => {
+                    matches!(word, "constexpr" | "inline" | "consteval") || is_capital(word) && !qualifies
+                }
                 false => !QUALIFIERS.contains(&word) && !TYPES.contains(&word),
             };
             if spare {

@@ -348,13 +348,10 @@ impl<'s> Pass<'s> {
             match *item {
                 Item::Word(at) => match self.word(at) {
                     "namespace" => return Opened::Space,
-                    "extern" if items.len() == 2 && matches!(items[1], Item::Other(_)) => {
-                        return Opened::Space;
-                    }
                     "extern"
-                        if items.iter().any(|item| matches!(item, Item::Other(_)))
-                            && items.len() <= 3
-                            && !parens =>
+                        if !parens
+                            && matches!(items.get(number + 1), Some(Item::Other(_)))
+                            && self.are_macros(&items[number + 2..]) =>
                     {
                         return Opened::Space;
                     }
@@ -560,8 +557,7 @@ impl<'s> Pass<'s> {
             Some(Item::Sign(b'<', _)) => skip_angles(items, end),
             _ => end,
         };
-        let qualified =
-            matches!(items.get(behind..behind + 2), Some([Item::Sign(b':', _), Item::Sign(b':', _)]));
+        let qualified = self.last_qualified(items, behind);
         let words: Vec<usize> = items[first..end]
             .iter()
             .filter_map(|item| match item {
@@ -603,7 +599,23 @@ impl<'s> Pass<'s> {
                 self.blank_lexeme(other);
             }
         }
-        if qualified { String::new() } else { self.word(name).to_owned() }
+        self.word(qualified.unwrap_or(name)).to_owned()
+    }
+
+    /// Returns the last of the names that follow with colons in front: `::Lid` behind `Press<Fruit>`.
+    fn last_qualified(&self, items: &[Item], from: usize) -> Option<usize> {
+        let mut next = from;
+        let mut last = None;
+        while let Some(&[Item::Sign(b':', _), Item::Sign(b':', _), Item::Word(at)]) =
+            items.get(next..next + 3)
+        {
+            last = Some(at);
+            next += 3;
+            if matches!(items.get(next), Some(Item::Sign(b'<', _))) {
+                next = skip_angles(items, next);
+            }
+        }
+        last.filter(|&at| is_name(self.word(at)))
     }
 }
 

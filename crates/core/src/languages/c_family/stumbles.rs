@@ -45,10 +45,12 @@ impl<'s> Pass<'s> {
             && !self.head_is(head, 2, b':')
             && matches!(self.scopes.last(), Some(Around::Members(_)))
             && !first.is_empty();
-        let typedef = first == "typedef"
-            && is_capital(self.head_word(head, 1))
-            && self.head_is(head, 2, b'(')
-            && self.head_closing(head, 2) == Some(head.len() - 1);
+        // A macro on a line of its own may stand in front.
+        let lead = head.iter().take_while(|&&at| is_capital(self.word(at))).count();
+        let typedef = self.head_word(head, lead) == "typedef"
+            && is_capital(self.head_word(head, lead + 1))
+            && self.head_is(head, lead + 2, b'(')
+            && self.head_closing(head, lead + 2) == Some(head.len() - 1);
         bits || typedef
     }
 

@@ -28,3 +28,21 @@ public:
 };
 
 } // namespace press
+
+/// Converts out of its class.
+PRESS_API constexpr Vat::operator bool() const { return size_ > 0; }
+
+/// Converts as well.
+PRESS_SINCE(1, 2) inline Vat::operator int() const { return size_; }
+
+/// A class whose name is qualified.
+struct PRESS_API Vat::Lid : Closing {
+    /// Makes a lid.
+    PRESS_API explicit Lid(int width, const Vat &vat = north())
+        : width_(width)
+    {
+        using std::abs;
+    }
+};
+
+PRESS_SINCE(1, 2) extern "C" { int vat_of_c(int number); }
