@@ -95,7 +95,10 @@ impl Debt {
         if (by_text && returns) || named {
             let text = told(debtor.source, doc);
             let whole = debtor.source.slice(doc.span);
-            returns &= !(by_text && sentence_answers(&text));
+            // "Yields each crate" tells what an iterator gives that was made elsewhere.
+            let iterator = debtor.signature.returns.ty.map_or("", |ty| debtor.source.slice(ty));
+            let iterates = iterator.contains("Iter") || iterator.contains("Generator");
+            returns &= !(by_text && (sentence_answers(&text) || iterates && speaks_of_yielding(&text)));
             thrown.retain(|&at| {
                 let thrown = &debtor.signature.throws[at];
                 !named || has_entry(doc, thrown) || !names_exception((&text, whole), thrown)
@@ -559,7 +562,8 @@ fn sentence_answers(text: &str) -> bool {
             before.rsplit(['\n', '.', ':', '!', '?', ';', ')', '>', '-']).next().unwrap_or_default();
         let opening = opening.trim_start().to_ascii_lowercase();
         // "If it returns true, the crate is full."
-        let opening = ["if ", "when "].iter().find_map(|word| opening.strip_prefix(word)).unwrap_or(&opening);
+        let behind_condition = ["if ", "when "].iter().find_map(|word| opening.strip_prefix(word));
+        let opening = behind_condition.unwrap_or(&opening);
         let will = opening.strip_suffix("will ").unwrap_or(opening);
         // "Weighs the crate and returns its load", not "and returns to the start".
         let next = after.trim_start_matches(['s', ' ']).split(|c: char| !c.is_alphanumeric()).next();
@@ -569,8 +573,13 @@ fn sentence_answers(text: &str) -> bool {
         ];
         let second = (opening == "and " || opening.ends_with(" and ") || opening.ends_with(", "))
             && next.is_some_and(|next| !without_value.contains(&next));
-        // An item of a list begins as it likes.
-        let listed = before.trim_end().ends_with(['-', '*']);
+        // An item of a list begins as it likes, and so does a paragraph.
+        let starts = before.trim_end_matches(' ');
+        let listed = starts.is_empty() || starts.ends_with(['-', '*', '\n']);
+        // "If there is a crate this returns its load".
+        let follows = behind_condition.is_some()
+            && [" this ", " it "].iter().any(|subject| opening.ends_with(subject))
+            && next.is_some_and(|next| !without_value.contains(&next));
         // "If that fails, then this method returns zero", not "before this method returns control".
         let named =
             ["this function ", "this method "].iter().find_map(|subject| opening.strip_suffix(subject));
@@ -579,6 +588,7 @@ fn sentence_answers(text: &str) -> bool {
             && next.is_some_and(|next| !without_value.contains(&next));
         let opens = opening.is_empty() && (capital || listed)
             || named
+            || follows
             || second
             || subjects.contains(&opening)
             || subjects.contains(&will)

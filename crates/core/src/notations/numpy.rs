@@ -136,10 +136,29 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
             row > heading + 2 && lines.indent(row - 1) == lines.indent(row) && !lines.is_blank(row - 1);
         let prose = ty.is_empty()
             && (text.ends_with('.') && !text.ends_with("..") || goes_on && is_prose(lines.trimmed(row - 1)));
+        // `load, optional`: no type is told.
+        let (names, ty) = match names.trim().rsplit_once(',') {
+            Some((names, last)) if ty.is_empty() && last.trim() == "optional" => (names, last),
+            _ => (names, ty),
+        };
         let Some(names) = sections::names(lines, names.trim()).filter(|_| !prose) else { continue };
         found.names = names;
-        sections::read_type(&mut found, lines, ty);
-        sections::set_text(&mut found, lines, sections::line_end(lines, row), upto);
+        // `scale: Scale of the yard.`: a sentence is no type.
+        let sentence = ty.trim().strip_suffix('.').is_some_and(|ty| {
+            let prose = ty.contains(" the ") || !sections::looks_like_type(ty);
+            let prose = prose && ty.contains(' ') && !ty.ends_with('.');
+            prose && !ty.contains("default")
+        });
+        if sentence {
+            sections::set_text(&mut found, lines, ty.trim(), upto);
+        } else {
+            sections::read_type(&mut found, lines, ty);
+            sections::set_text(&mut found, lines, sections::line_end(lines, row), upto);
+        }
+        // "See there for the following:" says where several names below it are told of.
+        if found.names.len() > 1 && found.text.is_none() && goes_on && lines.trimmed(row - 1).ends_with(':') {
+            found.text = Some(lines.trimmed_span(row - 1));
+        }
         doc.entries.push(found);
     }
 }

@@ -64,6 +64,9 @@ pub(super) const TABLE: &[Tag] = &[
 /// Reads the head of a field. A role (`:class:` before a backquote) is none.
 fn head(line: &str) -> Option<Head<'_>> {
     let inner = line.trim_start().strip_prefix(':')?;
+    if !inner.contains(':') {
+        return open_head(inner);
+    }
     let end = inner.char_indices().filter(|&(_, c)| c == ':').map(|(at, _)| at).find(|&at| {
         let behind = inner[at + 1..].chars().next();
         behind.is_none_or(char::is_whitespace) && inner[..at].matches('`').count() % 2 == 0
@@ -72,6 +75,32 @@ fn head(line: &str) -> Option<Head<'_>> {
     let (tag, argument) = name.split_once(char::is_whitespace).unwrap_or((name, &name[name.len()..]));
     let plain = !tag.is_empty() && tag.chars().all(|c| c.is_alphanumeric() || c == '_');
     plain.then_some(Head { tag, argument, rest: &inner[end + 1..] })
+}
+
+/// Words in front of a name that say its type, and are not the name.
+const TYPES: &[&str] = &[
+    "str", "string", "int", "integer", "float", "bool", "boolean", "list", "dict", "tuple", "set", "bytes",
+    "object", "array", "callable", "function", "type",
+];
+
+/// Reads the head of a field whose author forgot the second colon, where it can only be that of an entry: `:return the
+/// load`, `:param crate the crate to weigh`.
+fn open_head(inner: &str) -> Option<Head<'_>> {
+    let (tag, behind) = inner.split_once(' ')?;
+    let Some(Meaning::Entry(kind)) =
+        TABLE.iter().find(|(known, _)| *known == tag).map(|(_, meaning)| *meaning)
+    else {
+        return None;
+    };
+    if matches!(kind, EntryKind::Returns | EntryKind::Yields) {
+        let said = behind.contains(char::is_alphanumeric);
+        return said.then_some(Head { tag, argument: &behind[..0], rest: behind });
+    }
+    let (argument, rest) = behind.trim_start().split_once(' ')?;
+    let named = argument.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '.' | '*'))
+        && !TYPES.contains(&argument)
+        && rest.split_whitespace().nth(1).is_some();
+    named.then_some(Head { tag, argument, rest })
 }
 
 fn spelling(kind: EntryKind, name: &str, _dialect: Dialect) -> String {

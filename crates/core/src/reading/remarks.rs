@@ -113,6 +113,8 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         && !signed
         && says
         && !quotes
+        // What leads to something below it describes more than the declaration.
+        && !text.trim_end().ends_with(':')
         && !speaks_of_several(&lower)
         && begins
         && !leads_away

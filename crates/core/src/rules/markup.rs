@@ -571,11 +571,19 @@ fn section(context: &Context<'_>, findings: &mut Findings<'_>) {
             findings.report(section.heading, text, message).replace(section.heading, &format!("{text}:"));
             continue;
         }
+        // What a module's comment opens with is its title.
+        let first = (0..section.lines.0).all(|row| context.line(row).trim().is_empty());
+        if first && context.declaration().kind == Kind::Module {
+            continue;
+        }
         let Some(meant) = heading_meant(text, section.title) else { continue };
         let message = format!("`{text}` is no heading of this notation; did you mean `{meant}`?");
         let length = narrow(text.trim_end_matches(':').len());
         let span = Span::new(section.heading.start, section.heading.start + length);
         findings.report(span, text.trim_end_matches(':'), message).replace(span, &meant);
+    }
+    if doc.notation.as_str() == "rest" {
+        open_fields(context, findings);
     }
     if doc.notation.as_str() == "headings" {
         misspelt_headings(context, findings);
@@ -584,6 +592,21 @@ fn section(context: &Context<'_>, findings: &mut Findings<'_>) {
             short_underlines(context, findings);
         }
         unread_sections(context, findings);
+    }
+}
+
+/// Fields whose name no colon ends: `:return the load`.
+fn open_fields(context: &Context<'_>, findings: &mut Findings<'_>) {
+    for entry in &context.doc.entries {
+        let line = context.line(entry.lines.0).trim();
+        if !line.strip_prefix(':').is_some_and(|rest| !rest.contains(':')) {
+            continue;
+        }
+        let end = entry.names.last().map_or(entry.tag.end, |name| name.span.end);
+        let span = Span::new(entry.tag.start, end);
+        let text = context.slice(span);
+        let message = format!("`:{text}` is no field without its colon; write `:{text}:`");
+        findings.report(span, text, message).replace(span, &format!("{text}:"));
     }
 }
 

@@ -275,7 +275,10 @@ pub(super) fn repeated(sort: &Sort, context: &Context<'_>, findings: &mut Findin
     for paired in &side.names {
         let Match::Again(_, first) = paired.is else { continue };
         let (second, name) = named(context, paired.entry, paired.name);
-        if first == paired.entry {
+        // Several names without a word of their own are told of elsewhere: "see there for:" and the names below it.
+        let own_text = second.text.is_some_and(|text| text.start > name.span.start);
+        let listed = second.names.len() > 1 && second.ty.is_none() && !own_text;
+        if first == paired.entry || listed {
             continue;
         }
         let message = format!("{} `{}` has a second entry; keep one of the two", sort.word, name.name);

@@ -355,8 +355,9 @@ fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
 }
 
 fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
-    // Lists of single values are no repetition; one notation has an entry for each result.
-    if context.doc.notation.as_str() == "annotations" {
+    // Lists of single values are no repetition; one notation has an entry for each result, and a module's comment
+    // may tell of several functions.
+    if context.doc.notation.as_str() == "annotations" || context.declaration().kind == Kind::Module {
         return;
     }
     let mut all = entries(context).filter(|entry| entry.value.is_none());

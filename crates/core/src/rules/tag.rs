@@ -29,7 +29,8 @@ fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
             continue;
         }
         match mark.standing {
-            MarkStanding::Near(_) if names_a_parameter(context, name) => {}
+            MarkStanding::Near(meant) if names_a_parameter(context, name) || is_own(context, name, meant) => {
+            }
             MarkStanding::Near(meant) => {
                 let message = format!("`{name}` is no tag of this notation; did you mean `{meant}`?");
                 findings.report(mark.span, name, message).replace(mark.span, meant);
@@ -43,6 +44,20 @@ fn unknown(context: &Context<'_>, findings: &mut Findings<'_>) {
             MarkStanding::Unknown | MarkStanding::Known => {}
         }
     }
+}
+
+/// Tells whether a tag is the project's own: it stands in the file again and again, and a slip of the pen would have
+/// changed less.
+fn is_own(context: &Context<'_>, tag: &str, meant: &str) -> bool {
+    if strsim::osa_distance(tag, meant) < 2 {
+        return false;
+    }
+    let text = context.file.source.text();
+    let signed = |&(at, _): &(usize, &str)| {
+        let behind = text[at + tag.len()..].starts_with([':', ' ', '\n', '\r', '(', '{']);
+        text[..at].ends_with(['@', '\\', ':']) && behind
+    };
+    text.match_indices(tag).filter(signed).nth(2).is_some()
 }
 
 /// Tells whether a tag has the name of a parameter: `@data [out] where the load goes`.

@@ -67,7 +67,8 @@ impl Decorators {
 
     fn is_property(&self) -> bool {
         ["property", "cached_property", "abstractproperty"].iter().any(|name| self.has(name))
-            || self.names.iter().any(|name| name.ends_with(".getter"))
+            // Projects have their own: `lazyproperty`, `hybrid_property`.
+            || self.names.iter().any(|name| name.ends_with(".getter") || name.ends_with("property"))
     }
 
     fn is_data_class(&self) -> bool {
@@ -238,10 +239,9 @@ fn apply_decorators(walk: &Walk<'_, Python>, declaration: &mut Declaration, deco
         declaration.excuses.push(Excuse::Tests);
     }
     declaration.computed_comment |= decorators.rewrites_docs() || decorators.deprecated_by_project(walk);
-    if decorators.has("contextmanager") || decorators.has("asynccontextmanager") {
-        // The caller gets a context manager, whatever the body yields.
-        declaration.signature.returns.exempt = true;
-    }
+    // The caller gets a context manager, or what is awaited, whatever the body yields.
+    let wraps = ["contextmanager", "asynccontextmanager", "coroutine", "inlineCallbacks"];
+    declaration.signature.returns.exempt |= wraps.iter().any(|name| decorators.has(name));
 }
 
 fn take_body(walk: &mut Walk<'_, Python>, body: Node<'_>, declaration: &mut Declaration) {

@@ -308,3 +308,97 @@ def click(i, j):
             click(1, 2)
     """
     del i, j
+
+
+class Board:
+    """Where channels end."""
+
+    @lazyproperty
+    @as_scalar
+    def width(self):
+        """The width of the board. In metres."""
+        return self.lines * 2
+
+    @gen.coroutine
+    def close(self, timeout):
+        """Close the board. For good.
+
+        Args:
+            timeout: How long it may take, in seconds.
+        """
+        yield self.channel.close(timeout)
+
+    def tokens(self) -> "Iterator[Token]":
+        """Take the board apart. Into its tokens.
+
+        Yields the board itself if it has no parts.
+        """
+        return self.lines.tokens()
+
+
+def pick(crate, tare=0, scale=None):
+    """Pick a crate. By hand.
+
+    Parameters
+    ----------
+    crate
+        The one to pick.
+    tare, optional
+        What to take off, by default 0
+    scale: Scale of the yard.
+
+    Returns
+    -------
+    float
+        The load in kg.
+    """
+    return scale.load(crate) - tare
+
+
+def find():
+    """Find the red crate. By its colour.
+
+    If there is one this returns its place, and takes it out. Otherwise, returns -1.
+    """
+    return crates.index("red")
+
+
+def spread():
+    """Spread all crates. Evenly.
+
+    returns (n, d+1)
+    """
+    return crates[:]
+
+
+def load(crate, size=1, kinds=None):
+    """Load a crate. From a file.
+
+    Parameters
+    ----------
+    crate : str
+        Its name.
+    size : int, default 1
+        How many to take at once.
+
+    See the yard's documentation for more of the following parameters:
+    kinds, size
+
+    Returns
+    -------
+    Crate
+        What was read.
+    """
+    return read(crate, kinds, size)
+
+
+def draw_day(start):
+    """Draw a day. At random.
+
+    :param start: The first day that may come.
+
+    :sample:
+    :sample: start=1
+    :sample: start=2
+    """
+    del start

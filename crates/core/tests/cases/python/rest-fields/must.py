@@ -123,3 +123,17 @@ class Board:
 
     def __init__(self, channel, lines=2):
         self.channel = channel
+
+
+def colons(crate, tare, kind):
+    """Forget the second colon of fields.
+
+    :param crate the crate to weigh
+    :param tare: the tare
+    :param str kind which kind it is, of which the name cannot be told
+    :raises ValueError if there is no crate
+    :return the load in kg
+    """
+    if not crate:
+        raise ValueError("no crate")
+    return crate.load - tare - kind
