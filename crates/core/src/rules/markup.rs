@@ -53,8 +53,8 @@ pub(super) static INLINE: Rule = Rule {
 pub(super) static SECTION: Rule = Rule {
     id: RuleId::new("markup.section"),
     level: Level::Warning,
-    says: "a section heading cannot be read in its notation, and names of parameters or types stand below it",
-    why: "What stands below is shown as text, and is lost to whoever looks for a parameter.",
+    says: "a section heading or a field cannot be read in its notation, and holds names of parameters or types",
+    why: "What it holds is shown as text, and is lost to whoever looks for a parameter.",
     example: Example {
         language: "python",
         config: "",
@@ -599,7 +599,7 @@ fn section(context: &Context<'_>, findings: &mut Findings<'_>) {
 fn open_fields(context: &Context<'_>, findings: &mut Findings<'_>) {
     for entry in &context.doc.entries {
         let line = context.line(entry.lines.0).trim();
-        if !line.strip_prefix(':').is_some_and(|rest| !rest.contains(':')) {
+        if line.strip_prefix(':').is_none_or(|rest| rest.contains(':')) {
             continue;
         }
         let end = entry.names.last().map_or(entry.tag.end, |name| name.span.end);
