@@ -51,7 +51,10 @@ pub(super) fn opens_with_another_name(text: &str, name: &str) -> bool {
 
 /// Tells whether an ordinary comment says what the declaration below it is, not why the code is as it is.
 pub(super) fn reads_like_a_description(text: &str) -> bool {
-    let lower = text.to_ascii_lowercase();
+    // Words may be parted by the end of a line, and by the marks of the next.
+    let is_mark = |word: &&str| !word.chars().all(|c| matches!(c, '/' | '*' | '#' | '!'));
+    let words: Vec<&str> = text.split_whitespace().filter(is_mark).collect();
+    let lower = words.join(" ").to_ascii_lowercase();
     let first = text
         .split(|c: char| c.is_whitespace() || matches!(c, '/' | '*' | '#'))
         .find(|word| word.chars().any(char::is_alphabetic))
@@ -263,6 +266,10 @@ mod tests {
         assert!(!reads_like_a_description("// The class is open because crates inherit it."));
         assert!(!reads_like_a_description("// disable the second scale"));
         assert!(!reads_like_a_description("// MARK: - Scales and crates"));
+        assert!(!reads_like_a_description(
+            "// The flag spans the whole cycle, so\n  // that no other one begins."
+        ));
+        assert!(!reads_like_a_description("// The last one shows how crates are tipped:"));
         assert!(reads_like_a_description("// See if a crate is weighed"));
         assert!(reads_like_a_description("// Sets the options"));
         assert!(reads_like_a_description("// Clear all flags"));

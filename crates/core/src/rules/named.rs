@@ -278,15 +278,18 @@ pub(super) fn repeated(sort: &Sort, context: &Context<'_>, findings: &mut Findin
         // Several names without a word of their own are told of elsewhere: "see there for:" and the names below it.
         let own_text = second.text.is_some_and(|text| text.start > name.span.start);
         let listed = second.names.len() > 1 && second.ty.is_none() && !own_text;
-        if first == paired.entry || listed {
+        let Some(earlier) = context.doc.entries.get(first) else { continue };
+        // "-OR-": both forms of a call are told.
+        let is_or =
+            |row| context.line(row).trim_matches(|c: char| !c.is_alphanumeric()).eq_ignore_ascii_case("or");
+        if first == paired.entry || listed || (earlier.lines.0..second.lines.0).any(is_or) {
             continue;
         }
         let message = format!("{} `{}` has a second entry; keep one of the two", sort.word, name.name);
-        let Some(first) = context.doc.entries.get(first) else { continue };
         findings
             .report(name.span, name.name.as_str(), message)
-            .related(first.place(), "the first entry")
-            .mend(without_second(context, first, second));
+            .related(earlier.place(), "the first entry")
+            .mend(without_second(context, earlier, second));
     }
 }
 

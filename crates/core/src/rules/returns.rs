@@ -202,6 +202,7 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     // A role around the word: `:py:data:`None``.
     let in_role = text.trim().strip_prefix(':').and_then(|role| role.split('`').nth(1)).unwrap_or_default();
     let first_part = text.split(['.', ',', ';']).next().unwrap_or_default();
+    let first_line = entry.text.and_then(|span| context.slice(span).lines().next()).unwrap_or_default();
     let declared = context.declaration().signature.returns.ty.map_or("", |ty| context.slice(ty));
     let settles = ["task", "promise", "future", "awaitable", "operation"];
     let speaks_of_settling = settles.iter().any(|word| text.contains(word) || ty.contains(word))
@@ -242,7 +243,7 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
         || NOTHING.contains(&bare(text).as_str())
         || NOTHING.contains(&in_role)
         // `@return void`, and a link in the line below.
-        || (ty.is_empty() && NOTHING.contains(&bare(text.lines().next().unwrap_or_default()).as_str()))
+        || (ty.is_empty() && NOTHING.contains(&bare(&first_line.to_lowercase()).as_str()))
         || (ty.is_empty() && NOTHING.contains(&bare(first_part).as_str()))
 }
 

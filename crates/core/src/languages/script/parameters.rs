@@ -24,7 +24,22 @@ pub(super) fn parameters<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Par
         before = at.end;
         parameter(walk, child).map(|found| Parameter { told: found.told || told, ..found })
     });
-    each.collect()
+    let mut each: Vec<Parameter> = each.collect();
+    if let [only] = each.as_mut_slice() {
+        only.keyed |= holds_options(walk, only);
+    }
+    each
+}
+
+/// Tells whether all that a function takes is an object whose type stands elsewhere, and whose keys are told one by one:
+/// declaration files have a name for what the source takes apart.
+fn holds_options(walk: &Walk<'_, Script>, parameter: &Parameter) -> bool {
+    const NAMES: &[&str] =
+        &["options", "opts", "args", "params", "props", "config", "settings", "parameters", "input"];
+    let ty = parameter.ty.map_or("", |ty| walk.source.slice(ty));
+    // What is written out has its keys, and a comment for each.
+    let named = ty.starts_with(char::is_uppercase) && !ty.starts_with("Array<") && !ty.ends_with(']');
+    named && parameter.named().is_some_and(|name| NAMES.contains(&name.as_str()))
 }
 
 fn parameter<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Option<Parameter> {

@@ -165,3 +165,30 @@ export class Copied {
   /** @inheritDoc Barn.over */
   over(): void {}
 }
+
+/**
+ * Fills a barn. From above.
+ *
+ * @param crates - what to fill it with
+ * @param tare - what to take off
+ */
+export declare function fill(options: Omit<Fill, "rows"> & Way): void;
+
+/**
+ * Opens a barn. At once.
+ *
+ * @return void
+ * [See the yard](https://orchard.test/yard)
+ */
+export declare function openAll(): void;
+
+/**
+ * Turns pages. Forth and back.
+ *
+ * @param page which one
+ *
+ * -OR-
+ *
+ * @param page which one, and how many
+ */
+export declare function turn(page: number | Page): void;
