@@ -7,9 +7,6 @@ mod sieve;
 use std::fs;
 use std::path::PathBuf;
 
-/// Terms of languages that are read here: SAS has informats, and missings for values.
-const TERMS: &[&str] = &["informat", "informats", "missings"];
-
 #[expect(
     clippy::disallowed_methods,
     reason = "where the library is built there is a folder for what is made"
@@ -22,7 +19,7 @@ fn main() {
     let mut words: Vec<_> = listed
         .filter(|(_, meant)| !meant.is_empty())
         .map(|(word, meant)| (word.into_inner().to_lowercase(), meant.join(",")))
-        .filter(|(word, _)| !TERMS.contains(&word.as_str()))
+        .filter(|(word, _)| !sieve::TERMS.contains(&word.as_str()))
         .collect();
     words.sort();
     let lines: String = words.iter().map(|(word, meant)| format!("{word} {meant}\n")).collect();

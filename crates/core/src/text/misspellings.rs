@@ -62,6 +62,10 @@ mod tests {
     fn every_listed_word_is_found_and_most_others_pass() {
         for (word, meant) in typos_dict::WORD.map.entries() {
             let word = word.into_inner();
+            if sieve::TERMS.contains(&word) {
+                assert!(meant_by(word).is_none(), "{word}");
+                continue;
+            }
             assert!(!word.is_ascii() || word.bytes().all(|byte| byte.is_ascii_alphabetic()), "{word}");
             let found: Vec<_> = meant_by(word).into_iter().flatten().collect();
             assert_eq!(found, meant.to_vec(), "{word}");
