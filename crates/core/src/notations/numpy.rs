@@ -155,10 +155,6 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
             sections::read_type(&mut found, lines, ty);
             sections::set_text(&mut found, lines, sections::line_end(lines, row), upto);
         }
-        // "See there for the following:" says where several names below it are told of.
-        if found.names.len() > 1 && found.text.is_none() && goes_on && lines.trimmed(row - 1).ends_with(':') {
-            found.text = Some(lines.trimmed_span(row - 1));
-        }
         doc.entries.push(found);
     }
 }

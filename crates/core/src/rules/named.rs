@@ -275,14 +275,14 @@ pub(super) fn repeated(sort: &Sort, context: &Context<'_>, findings: &mut Findin
     for paired in &side.names {
         let Match::Again(_, first) = paired.is else { continue };
         let (second, name) = named(context, paired.entry, paired.name);
-        // Several names without a word of their own are told of elsewhere: "see there for:" and the names below it.
-        let own_text = second.text.is_some_and(|text| text.start > name.span.start);
-        let listed = second.names.len() > 1 && second.ty.is_none() && !own_text;
         let Some(earlier) = context.doc.entries.get(first) else { continue };
         // "-OR-": both forms of a call are told.
         let is_or =
             |row| context.line(row).trim_matches(|c: char| !c.is_alphanumeric()).eq_ignore_ascii_case("or");
-        if first == paired.entry || listed || (earlier.lines.0..second.lines.0).any(is_or) {
+        if first == paired.entry
+            || is_told_elsewhere(context, second)
+            || (earlier.lines.0..second.lines.0).any(is_or)
+        {
             continue;
         }
         let message = format!("{} `{}` has a second entry; keep one of the two", sort.word, name.name);
@@ -291,6 +291,13 @@ pub(super) fn repeated(sort: &Sort, context: &Context<'_>, findings: &mut Findin
             .related(earlier.place(), "the first entry")
             .mend(without_second(context, earlier, second));
     }
+}
+
+/// Tells whether an entry only lists names whose description the line above leaves to another place: "See there for the
+/// following:".
+fn is_told_elsewhere(context: &Context<'_>, entry: &Entry) -> bool {
+    let above = || entry.lines.0.checked_sub(1).map_or("", |row| context.line(row));
+    entry.names.len() > 1 && entry.ty.is_none() && entry.text.is_none() && above().trim_end().ends_with(':')
 }
 
 /// Removes the second of two entries that say the same, or that says nothing.
@@ -391,7 +398,7 @@ pub(super) fn empty(sort: &Sort, context: &Context<'_>, findings: &mut Findings<
             let mut names = context.doc.entries_of(sort.kind).flat_map(|entry| &entry.names);
             names.any(|part| part.dotted && part.name == name.name)
         };
-        if said || in_parts() {
+        if said || in_parts() || is_told_elsewhere(context, entry) {
             continue;
         }
         let message =
