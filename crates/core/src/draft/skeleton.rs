@@ -21,6 +21,7 @@ pub(super) fn entries(
     let new = |kind, name, rank| new(file, kind, name, rank);
     let lists_values = notation.id.as_str() == "commands" && file.custom().valued();
     let directed = notation.id.as_str() == "commands" && file.custom().directed();
+    let keyed = notation.id.as_str() == "commands" && file.custom().keyed();
     let mut out = Vec::new();
     for (rank, parameter) in signature.type_parameters.iter().enumerate() {
         if debt.typeparams[rank] {
@@ -29,7 +30,10 @@ pub(super) fn entries(
     }
     for (rank, parameter) in signature.parameters.iter().enumerate() {
         if debt.params[rank] {
-            let name = format!("{}{}", stars(file, parameter, notation), shown_name(parameter));
+            let mut name = format!("{}{}", stars(file, parameter, notation), shown_name(parameter));
+            if keyed && parameter.optional {
+                name.push('=');
+            }
             let mut entry = new(EntryKind::Param, Some(name), rank);
             entry.ty = shown_type(file, parameter, custom);
             entry.optional = parameter.optional && parameter.variadic == Variadic::No;

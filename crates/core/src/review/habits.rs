@@ -20,6 +20,8 @@ pub struct Habits {
     brief: Votes<bool>,
     /// Entries of parameters say whether they are read or written.
     directed: Votes<bool>,
+    /// An equals sign stands behind the names of parameters that are passed by keyword: `@param tare= what to take off`.
+    keyed: Votes<bool>,
     /// A hyphen stands between name and text.
     hyphen: Votes<bool>,
     /// An empty line parts the description from the entries.
@@ -106,6 +108,7 @@ impl Habits {
             backslash,
             brief,
             directed,
+            keyed,
             hyphen,
             parted,
             listed,
@@ -124,6 +127,7 @@ impl Habits {
         self.backslash.add_all(backslash);
         self.brief.add_all(brief);
         self.directed.add_all(directed);
+        self.keyed.add_all(keyed);
         self.hyphen.add_all(hyphen);
         self.parted.add_all(parted);
         self.listed.add_all(listed);
@@ -213,6 +217,9 @@ impl Habits {
             self.starred.add(star);
         }
         self.directed.add(gap(entry.tag.end, name.span.start).trim_start().starts_with('['));
+        if parameter.is_some_and(|parameter| parameter.optional) {
+            self.keyed.add(text[name.span.end as usize..].starts_with('='));
+        }
         if let Some(said) = entry.text {
             self.hyphen.add(gap(name.span.end, said.start).trim_end().ends_with('-'));
         }
@@ -259,6 +266,12 @@ impl<'f> Custom<'f> {
     #[must_use]
     pub fn directed(&self) -> bool {
         self.settled(|habits| &habits.directed, false)
+    }
+
+    /// Tells whether an equals sign stands behind the names of parameters that are passed by keyword.
+    #[must_use]
+    pub fn keyed(&self) -> bool {
+        self.settled(|habits| &habits.keyed, false)
     }
 
     /// Tells whether a hyphen stands between name and text.
