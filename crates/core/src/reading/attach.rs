@@ -500,9 +500,13 @@ fn is_trailing(source: &Source, comment: Span) -> bool {
 /// Tells whether only white space and preprocessor lines lie between two offsets.
 fn parts_nothing(source: &Source, from: u32, upto: u32) -> bool {
     source.slice(Span::new(from, upto.max(from))).lines().all(|line| {
-        let directive = line.trim().strip_prefix('#').map(str::trim_start);
-        // A macro is a declaration of its own.
-        line.trim().is_empty() || directive.is_some_and(|directive| !directive.starts_with("define"))
+        let line = line.trim();
+        let directive = line.strip_prefix('#').map(str::trim_start);
+        // A macro is a declaration of its own, and behind an attribute one may follow on the line.
+        let declares = |directive: &str| {
+            directive.starts_with("define") || directive.starts_with('[') && !line.ends_with(']')
+        };
+        line.is_empty() || directive.is_some_and(|directive| !declares(directive))
     })
 }
 

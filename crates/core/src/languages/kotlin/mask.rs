@@ -6,21 +6,53 @@ use aho_corasick::AhoCorasick;
 
 use crate::reading::Given;
 
-static MARKS: LazyLock<AhoCorasick> = LazyLock::new(|| {
-    AhoCorasick::new(["constructor(", "constructor (", "dynamic.", "dynamic?.", "set(", "get()"])
-        .expect("plain words compile")
-});
+/// What is looked for in a text.
+#[derive(Clone, Copy)]
+enum Place {
+    Constructor,
+    Dynamic,
+    Accessor,
+    Annotation,
+    Modifier,
+    Enumeration,
+}
+
+const PLACES: &[(&str, Place)] = &[
+    ("constructor(", Place::Constructor),
+    ("constructor (", Place::Constructor),
+    ("dynamic.", Place::Dynamic),
+    ("dynamic?.", Place::Dynamic),
+    ("set(", Place::Accessor),
+    ("get()", Place::Accessor),
+    ("\n@", Place::Annotation),
+    ("annotation class ", Place::Modifier),
+    ("inner class ", Place::Modifier),
+    ("expect class ", Place::Modifier),
+    ("actual class ", Place::Modifier),
+    ("expect object ", Place::Modifier),
+    ("actual object ", Place::Modifier),
+    ("data object ", Place::Modifier),
+    ("expect interface ", Place::Modifier),
+    ("actual interface ", Place::Modifier),
+    ("enum class ", Place::Enumeration),
+];
+
+static MARKS: LazyLock<AhoCorasick> =
+    LazyLock::new(|| AhoCorasick::new(PLACES.iter().map(|(word, _)| word)).expect("plain words compile"));
 
 /// Gives the grammar a text without
 /// - line breaks and annotations between a class's name and `constructor`, which end the class for it;
 /// - the word `dynamic` where it is a name, which it takes for a keyword;
-/// - annotations on a line of their own above an accessor, or in front of one.
+/// - annotations on a line of their own above an accessor, or in front of one;
+/// - what is passed to an annotation with its declaration on the same line, which it may take for an expression;
+/// - modifiers behind an annotation that it takes for names, as in `annotation class Weighed`, of which it makes an
+///   expression with an infix call; and annotations above an enumeration that it does so with.
 pub(super) fn mask(text: &str) -> Given<'_> {
     let mut bytes: Option<Vec<u8>> = None;
     for found in MARKS.find_iter(text) {
         let start = found.start();
-        match found.pattern().as_u32() {
-            0 | 1 => {
+        match PLACES[found.pattern().as_usize()].1 {
+            Place::Constructor => {
                 if let Some(from) = class_head_end(text, start) {
                     let out = bytes.get_or_insert_with(|| text.as_bytes().to_vec());
                     let kept = text[from..start].trim_end();
@@ -34,16 +66,34 @@ pub(super) fn mask(text: &str) -> Given<'_> {
                     }
                 }
             }
-            2 | 3 => {
+            Place::Dynamic => {
                 let name_before =
                     text[..start].ends_with(|c: char| c.is_alphanumeric() || c == '_' || c == '.');
                 if !name_before {
                     bytes.get_or_insert_with(|| text.as_bytes().to_vec())[start] = b'_';
                 }
             }
-            _ => {
+            Place::Accessor => {
                 if let Some(at) = annotation_above(text, start) {
                     bytes.get_or_insert_with(|| text.as_bytes().to_vec())[at].fill(b' ');
+                }
+            }
+            Place::Annotation => {
+                if let Some(at) = passed_on_one_line(text, start + 1) {
+                    bytes.get_or_insert_with(|| text.as_bytes().to_vec())[at].fill(b' ');
+                }
+            }
+            Place::Modifier => {
+                if annotations_before(text, start).is_some() {
+                    let word = text[start..].find(' ').unwrap_or(0);
+                    bytes.get_or_insert_with(|| text.as_bytes().to_vec())[start..start + word].fill(b' ');
+                }
+            }
+            Place::Enumeration => {
+                let annotations = annotations_before(text, start).filter(|_| may_be_lambda(&text[start..]));
+                if let Some(at) = annotations.filter(|at| text[at.clone()].is_ascii()) {
+                    let out = bytes.get_or_insert_with(|| text.as_bytes().to_vec());
+                    out[at].iter_mut().filter(|byte| **byte != b'\n').for_each(|byte| *byte = b' ');
                 }
             }
         }
@@ -104,6 +154,50 @@ fn class_head_end(text: &str, constructor: usize) -> Option<usize> {
         });
     (plain || (!between.is_empty() && between.trim().is_empty() && between.contains('\n')))
         .then_some(from + end)
+}
+
+/// Returns the range of the annotations that stand in front of a word, on its line or on lines of their own above.
+fn annotations_before(text: &str, word: usize) -> Option<std::ops::Range<usize>> {
+    let line_of = |at: usize| text[..at].rfind('\n').map_or(0, |found| found + 1);
+    let mut start = line_of(word);
+    let before = text[start..word].trim();
+    // What is passed may stand on lines of its own.
+    let is_one = |line: &str| line.starts_with('@') || line == ")";
+    if !before.is_empty() {
+        return is_one(before).then(|| start..word);
+    }
+    let mut found = None;
+    while start > 0 {
+        let above = line_of(start - 1);
+        if !is_one(text[above..start].trim()) {
+            break;
+        }
+        found = Some(above..word);
+        start = above;
+    }
+    found
+}
+
+/// Tells whether the body of an enumeration could be that of a lambda: a single name, and nothing else.
+fn may_be_lambda(head: &str) -> bool {
+    let body = head.split_once('{').and_then(|(_, body)| body.split_once('}'));
+    body.is_some_and(|(body, _)| !body.contains([',', ';', '(']))
+}
+
+/// Returns the range of what is passed to an annotation that opens a line, where a declaration goes on behind it. What is
+/// thrown is told so.
+fn passed_on_one_line(text: &str, start: usize) -> Option<std::ops::Range<usize>> {
+    let line = text[start..].lines().next().unwrap_or_default();
+    let open = line.find(['(', ' ']).filter(|&at| line[at..].starts_with('('))?;
+    let mut depth = 0_i32;
+    let close = line[open..].bytes().position(|byte| {
+        depth += i32::from(byte == b'(') - i32::from(byte == b')');
+        depth == 0
+    })?;
+    let behind = open + close + 1;
+    let declares = line[behind..].strip_prefix(' ')?.starts_with(|c: char| c.is_ascii_lowercase());
+    let told = matches!(line[1..open].rsplit('.').next(), Some("Throws" | "Deprecated"));
+    (declares && !told).then_some(start + open..start + behind)
 }
 
 /// Returns the range of an annotation that stands alone on the line above an accessor, or alone in front of it.
