@@ -54,7 +54,7 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
     // Words may be parted by the end of a line, and by the marks of the next.
     let is_mark = |word: &&str| !word.chars().all(|c| matches!(c, '/' | '*' | '#' | '!'));
     let words: Vec<&str> = text.split_whitespace().filter(is_mark).collect();
-    let lower = words.join(" ").to_ascii_lowercase();
+    let lower = format!(" {} ", words.join(" ").to_ascii_lowercase());
     let first = text
         .split(|c: char| c.is_whitespace() || matches!(c, '/' | '*' | '#'))
         .find(|word| word.chars().any(char::is_alphabetic))
@@ -270,6 +270,7 @@ mod tests {
             "// The flag spans the whole cycle, so\n  // that no other one begins."
         ));
         assert!(!reads_like_a_description("// The last one shows how crates are tipped:"));
+        assert!(!reads_like_a_description("// We want to tell crates apart."));
         assert!(reads_like_a_description("// See if a crate is weighed"));
         assert!(reads_like_a_description("// Sets the options"));
         assert!(reads_like_a_description("// Clear all flags"));

@@ -164,7 +164,7 @@ fn annotations_before(text: &str, word: usize) -> Option<std::ops::Range<usize>>
     // What is passed may stand on lines of its own.
     let is_one = |line: &str| line.starts_with('@') || line == ")";
     if !before.is_empty() {
-        return is_one(before).then(|| start..word);
+        return is_one(before).then_some(start..word);
     }
     let mut found = None;
     while start > 0 {
