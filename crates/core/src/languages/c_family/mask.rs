@@ -543,6 +543,7 @@ impl<'s> Pass<'s> {
         let keyword = outside_angles(items, |item| is_keyword(item, self));
         let Some(keyword) = keyword else { return String::new() };
         self.mask_leading(&items[..keyword]);
+        let is_enum = matches!(items[keyword], Item::Word(at) if self.word(at) == "enum");
         let mut first = keyword + 1;
         if items.get(first).is_some_and(|item| is_keyword(item, self)) {
             first += 1;
@@ -567,7 +568,8 @@ impl<'s> Pass<'s> {
             .collect();
         for (number, item) in items[first..end].iter().enumerate() {
             if let Item::Group(from, upto) = *item {
-                let attribute = self.code[from].is(b'[');
+                // Of an enumeration the grammar knows none.
+                let attribute = self.code[from].is(b'[') && !is_enum;
                 let before = number.checked_sub(1).map(|before| items[first + before]);
                 if !attribute && !matches!(before, Some(Item::Word(at)) if self.word(at) == "alignas") {
                     self.blank_lexemes(from, upto);

@@ -56,3 +56,14 @@ void read_list(const char *text) noexcept;
     Is called by the others. It need not be told of.
 */
 int help(int depth, int width);
+
+/** Ways to close it. */
+enum class [[nodiscard]] Closing : int {
+    /** At once. */
+    now,
+    /** When it is dark. */
+    later [[deprecated("gone")]] = 2
+};
+
+/** Ways to open it. */
+enum [[deprecated("gone")]] Opening { opening_now };
