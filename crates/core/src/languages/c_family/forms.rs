@@ -22,7 +22,8 @@ impl Pass<'_> {
             matches!(before[..before.len() - of_macros], [.., Item::Sign(b'*', _)])
         };
         let is_list = |&number: &usize| matches!(items[number], Item::Group(..)) && is_headed(number);
-        let list = (0..items.len()).find(is_list)?;
+        // Heads of thousands of calls are no definitions.
+        let list = (0..items.len().min(64)).find(is_list)?;
         let (Item::Group(open, close), Some(Item::Word(_))) = (items[list], items.get(list + 1)) else {
             return None;
         };

@@ -180,6 +180,9 @@ fn annotations_before(text: &str, word: usize) -> Option<std::ops::Range<usize>>
 
 /// Tells whether the body of an enumeration could be that of a lambda: a single name, and nothing else.
 fn may_be_lambda(head: &str) -> bool {
+    // What a lambda is taken for is short; without a brace the rest of the text would be gone through each time.
+    let near = head.char_indices().nth(400).map_or(head.len(), |(at, _)| at);
+    let head = &head[..near];
     let body = head.split_once('{').and_then(|(_, body)| body.split_once('}'));
     body.is_some_and(|(body, _)| !body.contains([',', ';', '(']))
 }
