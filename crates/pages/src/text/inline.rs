@@ -172,7 +172,8 @@ impl Fragments<'_> {
                 "verbatim" => until("endverbatim")
                     .map(|(text, left)| (format!("\n\n{}\n\n", self.block(text, "text")), left)),
                 "n" => Some(("<br>".to_owned(), behind)),
-                "details" | "short" | "brief" | "endverbatim" | "endcode" | "parblock" | "endparblock" => {
+                "details" => Some(("\n\n".to_owned(), behind.trim_start())),
+                "short" | "brief" | "endverbatim" | "endcode" | "parblock" | "endparblock" => {
                     Some((String::new(), behind))
                 }
                 "li" | "arg" => Some(("\n- ".to_owned(), behind.trim_start())),

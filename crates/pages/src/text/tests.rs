@@ -63,6 +63,7 @@ fn each_form_reads_as_its_readers_show_it() {
             "The \\c load, see @ref Scale, a@b.example \\b so.",
             "<p>The <code>load</code>, see <code>Scale</code>, a@b.example <strong>so</strong>.</p>",
         ),
+        (Form::Commands, "Opens it\n@details It stays open.", "<p>Opens it</p>\n<p>It stays open.</p>"),
         (Form::Commands, "As\n\\code\na < b\n\\endcode\nthen", "<p>As</p>\n<pre>a &lt; b</pre>\n<p>then</p>"),
         (Form::Go, "One < two.\n\n\tcode", "<p>One &lt; two.</p><pre>code</pre>"),
         (
