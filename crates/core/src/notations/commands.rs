@@ -3,7 +3,7 @@
 
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
 use super::summary::{blank, complete, describe_from, entry, entry_name, first_word, mark};
-use super::table::{Meaning, Tag, apply, look_up};
+use super::table::{Meaning, Tag, apply, entry_kind, look_up};
 use super::{Lines, fields, fields::EntryLines};
 use crate::model::{
     Dialect, DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId, Surface,
@@ -183,7 +183,8 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
     }
     for (number, &(at, sign, name)) in opens.iter().enumerate() {
         let end = opens.get(number + 1).map_or(lines.len(), |&(next, ..)| next);
-        let behind = if is_entry(name) { paragraph_end(lines, at, name, end) } else { end };
+        let kind = entry_kind(TABLE, name);
+        let behind = kind.map_or(end, |kind| paragraph_end(lines, at, (name, kind), end));
         read_command(&mut doc, lines, (sign, name), (at, lines.last_said(at, behind)));
         // Text of the comment may stand below its entries alone.
         if behind < end && doc.summary.is_none() {
@@ -319,16 +320,12 @@ fn below_remark(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> Option<(usi
     })
 }
 
-fn is_entry(name: &str) -> bool {
-    TABLE.iter().any(|(known, meaning)| *known == name && matches!(meaning, Meaning::Entry(_)))
-}
-
 /// Returns the row behind an entry: it ends with its paragraph where the text below stands no further in than its
 /// command, and is no item of a list.
-fn paragraph_end(lines: &Lines<'_>, at: usize, name: &str, upto: usize) -> usize {
+fn paragraph_end(lines: &Lines<'_>, at: usize, (name, kind): (&str, EntryKind), upto: usize) -> usize {
     let behind = lines.text(at).trim_start()[1..].strip_prefix(name).unwrap_or_default();
     // A name alone has its text below.
-    let named = !matches!(name, "return" | "returns" | "result");
+    let named = kind != EntryKind::Returns || name == "retval";
     let told = behind.split_whitespace().nth(usize::from(named)).is_some()
         || (at + 1 < upto && !lines.is_blank(at + 1));
     let indent = lines.indent(at);

@@ -145,9 +145,8 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
         found.names = names;
         // `scale: Scale of the yard.`: a sentence is no type.
         let sentence = ty.trim().strip_suffix('.').is_some_and(|ty| {
-            let prose = ty.contains(" the ") || !sections::looks_like_type(ty);
-            let prose = prose && ty.contains(' ') && !ty.ends_with('.');
-            prose && !ty.contains("default")
+            let several = ty.contains(' ') && !ty.ends_with('.') && !ty.contains("default");
+            several && (ty.contains(" the ") || !sections::looks_like_type(ty))
         });
         if sentence {
             sections::set_text(&mut found, lines, ty.trim(), upto);

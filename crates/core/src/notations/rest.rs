@@ -6,7 +6,7 @@
 use super::field_lists::{self, Head};
 use super::fields::{EntryLines, FieldWriter};
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
-use super::table::{Meaning, Tag};
+use super::table::{Meaning, Tag, entry_kind};
 use crate::model::{Dialect, EntryKind, NotationId};
 
 /// The notation.
@@ -87,12 +87,7 @@ const TYPES: &[&str] = &[
 /// load`, `:param crate the crate to weigh`.
 fn open_head(inner: &str) -> Option<Head<'_>> {
     let (tag, behind) = inner.split_once(' ')?;
-    let Some(Meaning::Entry(kind)) =
-        TABLE.iter().find(|(known, _)| *known == tag).map(|(_, meaning)| *meaning)
-    else {
-        return None;
-    };
-    if matches!(kind, EntryKind::Returns | EntryKind::Yields) {
+    if matches!(entry_kind(TABLE, tag)?, EntryKind::Returns | EntryKind::Yields) {
         let said = behind.contains(char::is_alphanumeric);
         return said.then_some(Head { tag, argument: &behind[..0], rest: behind });
     }

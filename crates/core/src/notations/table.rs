@@ -41,6 +41,14 @@ pub(super) fn apply(doc: &mut DocComment, meaning: Option<Meaning>) -> Option<En
 /// A tag by name.
 pub(super) type Tag = (&'static str, Meaning);
 
+/// Returns the kind of entry that a tag of a table opens, spelt rightly.
+pub(super) fn entry_kind(table: &[Tag], name: &str) -> Option<EntryKind> {
+    table.iter().find(|(known, _)| *known == name).and_then(|&(_, meaning)| match meaning {
+        Meaning::Entry(kind) => Some(kind),
+        _ => None,
+    })
+}
+
 /// Finds what a tag means; a misspelt one means what the one it is near to means.
 pub(super) fn look_up(table: &[Tag], name: &str) -> (Option<Meaning>, MarkStanding) {
     // Most tags of a table differ in length or in their first letter: both are looked at before the whole.
