@@ -1,5 +1,6 @@
 //! What a comment owes: which parameters, return values and exceptions it must speak of.
 
+use crate::answers::{iterates, names_a_value, sentence_answers, speaks_of_yielding, summary_answers};
 use crate::index::Family;
 use crate::model::{
     Answer, Construction, Declaration, DocComment, EntryKind, Kind, Mark, MarkStanding, Origin, Said,
@@ -162,15 +163,23 @@ impl Debt {
             // A link to a parameter in the text says what it is.
             *owed &= !parameter.named().is_some_and(|name| links.contains(&format!("[{name}]")));
         }
-        // Of several tags on one line, only the first is read as one.
-        if let [line] = doc.lines[..]
-            && let Some(behind) = debtor.source.slice(line).trim_start().strip_prefix('@')
-            && doc.notation.as_str() == "tags"
-        {
-            self.returns &= !behind.contains("@return");
-            let words = || behind.split("@param").skip(1).flat_map(|rest| rest.split([' ', '\t']));
+        // Of several tags on one line, only the first is read as one, and of commands none behind a text.
+        let only = match doc.lines[..] {
+            [line] => debtor.source.slice(line).trim_start(),
+            _ => "",
+        };
+        let behind = match doc.notation.as_str() {
+            "tags" => only.strip_prefix('@').unwrap_or_default(),
+            "commands" => only,
+            _ => "",
+        };
+        if behind.contains(['@', '\\']) {
+            let told =
+                |tag: &str| behind.match_indices(tag).any(|(at, _)| behind[..at].ends_with(['@', '\\']));
+            self.returns &= !told("return");
+            let names: Vec<&str> = behind.split("param").skip(1).map(name_behind_tag).collect();
             for (owed, parameter) in self.params.iter_mut().zip(&debtor.signature.parameters) {
-                *owed &= !parameter.named().is_some_and(|name| words().any(|word| word == name.as_str()));
+                *owed &= !parameter.named().is_some_and(|name| names.contains(&name.as_str()));
             }
         }
         // Most texts have none of the words.
@@ -371,41 +380,13 @@ fn thrown_once(throws: &[Thrown]) -> Vec<usize> {
     out
 }
 
-/// Tells whether a summary already says what comes back.
-#[must_use]
-pub(crate) fn summary_answers(summary: &str) -> bool {
-    // `:class:`bool`: whether it is full`, `Optional[:class:`Crate`]: what lies on it`: the type leads.
-    let typed = summary.split_once(": ").map_or("", |(head, _)| head);
-    if [":class:`", ":obj:`"].iter().any(|role| typed.contains(role)) && typed.ends_with(['`', ']']) {
-        return true;
-    }
-    let lower = summary.trim_start_matches("<p>").to_lowercase();
-    let mut words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
-    matches!(
-        (words.next(), words.next()),
-        (Some("return" | "returns" | "get" | "gets" | "whether" | "yield" | "yields"), _)
-            | (Some("true"), Some("if"))
-    )
-}
-
-/// Tells whether a summary names the value that comes back, or the question that it answers: "The number of crates on the
-/// scale", "Checks whether it is full".
-fn names_a_value(summary: &str) -> bool {
-    let lower = summary.to_lowercase();
-    let mut words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
-    let (first, second, third) = (words.next(), words.next(), words.next());
-    const VALUES: &[&str] = &[
-        "number", "count", "amount", "sum", "list", "set", "index", "size", "length", "name", "names",
-        "value", "average", "mean", "maximum", "minimum", "position",
-    ];
-    let counts = |word: Option<&str>| word.is_some_and(|word| VALUES.contains(&word));
-    let asks = matches!(
-        first,
-        Some("check" | "checks" | "test" | "tests" | "tell" | "tells" | "determine" | "determines")
-    );
-    (asks && matches!(second, Some("if" | "whether")))
-        || (first == Some("the") && counts(second) && third == Some("of"))
-        || (counts(first) && second == Some("of"))
+/// Returns the name behind a tag for a parameter, and behind a direction or a type: `[in] load`, `{number} load`.
+fn name_behind_tag(behind: &str) -> &str {
+    let (_, rest) = behind
+        .split_once([']', '}'])
+        .filter(|_| behind.trim_start().starts_with(['[', '{']))
+        .unwrap_or(("", behind));
+    rest.split_whitespace().next().unwrap_or_default()
 }
 
 /// Returns the names of parameters that a comment speaks of without an entry.
@@ -532,72 +513,6 @@ fn told(source: &Source, doc: &DocComment) -> String {
     out
 }
 
-/// Tells whether a sentence of a text, wherever it stands, begins with what comes back: `Returns the load`, `This will
-/// return the load`.
-fn sentence_answers(text: &str) -> bool {
-    const PHRASES: &[&str] = &[
-        " is returned", " are returned", " be returned", "he returned ", "eturn value is ",
-        "eturn value will ", "eturn value indicates ", "eturn NULL", "eturns NULL",
-    ];
-    // Most texts have no word of it.
-    if memchr::memmem::find(text.as_bytes(), b"eturn").is_none() {
-        return false;
-    }
-    if PHRASES.iter().any(|words| text.contains(words)) {
-        return true;
-    }
-    let subjects = [
-        "this ", "it ", "this function ", "this method ", "the function ", "the method ", "function ",
-        "method ", "the callback ", "will ",
-    ];
-    text.match_indices("eturn").any(|(at, _)| {
-        let (Some(before), Some(after)) = (text.get(..at.wrapping_sub(1)), text.get(at + 5..)) else {
-            return false;
-        };
-        let capital = text[..at].ends_with('R');
-        if !capital && !text[..at].ends_with('r') {
-            return false;
-        }
-        let opening =
-            before.rsplit(['\n', '.', ':', '!', '?', ';', ')', '>', '-']).next().unwrap_or_default();
-        let opening = opening.trim_start().to_ascii_lowercase();
-        // "If it returns true, the crate is full."
-        let behind_condition = ["if ", "when "].iter().find_map(|word| opening.strip_prefix(word));
-        let opening = behind_condition.unwrap_or(&opening);
-        let will = opening.strip_suffix("will ").unwrap_or(opening);
-        // "Weighs the crate and returns its load", not "and returns to the start".
-        let next = after.trim_start_matches(['s', ' ']).split(|c: char| !c.is_alphanumeric()).next();
-        let without_value = [
-            "", "to", "from", "control", "early", "immediately", "when", "if", "at", "once", "without",
-            "with",
-        ];
-        let second = (opening == "and " || opening.ends_with(" and ") || opening.ends_with(", "))
-            && next.is_some_and(|next| !without_value.contains(&next));
-        // An item of a list begins as it likes, and so does a paragraph.
-        let starts = before.trim_end_matches(' ');
-        let listed = starts.is_empty() || starts.ends_with(['-', '*', '\n']);
-        // "If there is a crate this returns its load".
-        let follows = behind_condition.is_some()
-            && [" this ", " it "].iter().any(|subject| opening.ends_with(subject))
-            && next.is_some_and(|next| !without_value.contains(&next));
-        // "If that fails, then this method returns zero", not "before this method returns control".
-        let named =
-            ["this function ", "this method "].iter().find_map(|subject| opening.strip_suffix(subject));
-        let when = ["when ", "before ", "until ", "after ", "once ", "if ", "while ", "as ", "that "];
-        let named = named.is_some_and(|before| !when.iter().any(|word| before.ends_with(word)))
-            && next.is_some_and(|next| !without_value.contains(&next));
-        let opens = opening.is_empty() && (capital || listed)
-            || named
-            || follows
-            || second
-            || subjects.contains(&opening)
-            || subjects.contains(&will)
-            // "Given a crate, it returns its load."
-            || opening.ends_with(", it ");
-        opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
-    })
-}
-
 /// Returns the last part of a type's name, however it is qualified.
 fn last_part(name: &str) -> &str {
     name.rsplit(['.', ':', '\\']).next().unwrap_or_default()
@@ -654,18 +569,6 @@ fn has_word(text: &str, word: &str) -> bool {
         .any(|(at, word)| !text[..at].ends_with(part) && !text[at + word.len()..].starts_with(part))
 }
 
-/// Tells whether a text says what is yielded by the word for it, and not only that there is a generator.
-fn speaks_of_yielding(text: &str) -> bool {
-    let mut words = text.split(|c: char| !c.is_alphanumeric() && c != '_').filter(|word| !word.is_empty());
-    words.any(|word| matches!(word, "yield" | "yields" | "yielding" | "Yield" | "Yields" | "Yielding"))
-}
-
-/// Tells whether a summary says what is yielded, one by one.
-fn iterates(summary: &str) -> bool {
-    let first = summary.split_whitespace().next().unwrap_or_default().to_lowercase();
-    matches!(first.as_str(), "iterate" | "iterates" | "generate" | "generates")
-}
-
 /// Tells whether a thrown type is documented: itself, or a supertype of it.
 ///
 /// An entry for a type whose kinship is not known answers when it is a standard one, from which the thrown
@@ -701,8 +604,7 @@ pub(crate) fn is_documented(
 #[cfg(test)]
 mod tests {
     use super::{
-        LIKE_ANOTHER, PARAMS_ELSEWHERE, REFERRING, WHOLE_ELSEWHERE, is_unsupported, names_a_value,
-        sends_elsewhere, sentence_answers, summary_answers,
+        LIKE_ANOTHER, PARAMS_ELSEWHERE, REFERRING, WHOLE_ELSEWHERE, is_unsupported, sends_elsewhere,
     };
 
     #[test]
@@ -733,50 +635,5 @@ mod tests {
         assert!(!sends_elsewhere("weighs a crate. for details on the law, see the handbook."));
         assert!(!sends_elsewhere("weighs a crate. see the scale for its load."));
         assert!(!sends_elsewhere("see [weigher 1987] for details."));
-    }
-
-    #[test]
-    fn a_sentence_that_says_what_comes_back_answers_for_it() {
-        assert!(sentence_answers("Takes one crate out. Returns false if there was none."));
-        assert!(sentence_answers("Takes one crate out \n Returns the crate."));
-        assert!(sentence_answers("Called for each crate. The return value is taken for a mass."));
-        assert!(!sentence_answers("Weighs it. The Returns of last year are left alone."));
-        assert!(sentence_answers("Weighs it twice. This will return the mean."));
-        assert!(sentence_answers("Weighs it twice. This method returns the mean."));
-        assert!(!sentence_answers("Weighs it twice. They return the crate."));
-        assert!(sentence_answers("Weighs it and returns its load."));
-        assert!(sentence_answers("When it is empty, zero is returned."));
-        assert!(sentence_answers("If it returns \"true\", the crate is full."));
-        assert!(sentence_answers("Given a crate, return its load."));
-        assert!(!sentence_answers("Weighs it and returns to the start."));
-        assert!(sentence_answers("Weighs it. And returns its load."));
-        assert!(sentence_answers("If it is empty, then this method returns zero."));
-        assert!(sentence_answers("@tip This function returns the load."));
-        assert!(sentence_answers("Weighs it. Note the returned load is in kg."));
-        assert!(!sentence_answers("Tares it before this method returns what it has."));
-        assert!(sentence_answers("ensures - the scale is level - returns its load"));
-        assert!(!sentence_answers("Weighs it and returns."));
-        assert!(sentence_answers("Takes one crate out. Function returns 0 if it is empty."));
-    }
-
-    #[test]
-    fn summaries_may_name_the_value_or_the_question_that_it_answers() {
-        assert!(names_a_value("The number of crates on it."));
-        assert!(names_a_value("Checks whether it is full."));
-        assert!(!names_a_value("Checks the scale."));
-        assert!(!names_a_value("The number is weighed."));
-    }
-
-    #[test]
-    fn summaries_that_say_what_comes_back_answer_for_it() {
-        assert!(summary_answers("Returns the weight."));
-        assert!(summary_answers("Gets or sets it"));
-        assert!(summary_answers("True if it is full"));
-        assert!(summary_answers("*Whether* it is full"));
-        assert!(summary_answers(":class:`bool`: Whether it is full."));
-        assert!(summary_answers("Optional[:class:`Crate`]: What lies on it."));
-        assert!(!summary_answers(":class:`Crate` is weighed: twice."));
-        assert!(!summary_answers("Weighs and returns"));
-        assert!(!summary_answers("Getter-like thing"));
     }
 }

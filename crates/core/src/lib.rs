@@ -5,6 +5,7 @@
 //! [`pairing::Pairing`] → raw findings → [`review::FileReview`]. Nothing here knows files, terminals,
 //! clocks or networks; `ARCHITECTURE.md` has the map.
 
+mod answers;
 pub mod change;
 pub mod coverage;
 pub mod debt;

@@ -34,6 +34,9 @@ pub(super) const TABLE: &[Tag] = &[
     ("return", Meaning::Entry(EntryKind::Returns)),
     ("returns", Meaning::Entry(EntryKind::Returns)),
     ("rtype", Meaning::ReturnType),
+    // No field of the notation, but what many take for one.
+    ("return type", Meaning::ReturnType),
+    ("returns type", Meaning::ReturnType),
     ("yield", Meaning::Entry(EntryKind::Yields)),
     ("yields", Meaning::Entry(EntryKind::Yields)),
     ("raise", Meaning::Entry(EntryKind::Throws)),
@@ -72,6 +75,9 @@ fn head(line: &str) -> Option<Head<'_>> {
         behind.is_none_or(char::is_whitespace) && inner[..at].matches('`').count() % 2 == 0
     })?;
     let name = &inner[..end];
+    if matches!(name, "return type" | "returns type") {
+        return Some(Head { tag: name, argument: &name[name.len()..], rest: &inner[end + 1..] });
+    }
     let (tag, argument) = name.split_once(char::is_whitespace).unwrap_or((name, &name[name.len()..]));
     let plain = !tag.is_empty() && tag.chars().all(|c| c.is_alphanumeric() || c == '_');
     plain.then_some(Head { tag, argument, rest: &inner[end + 1..] })

@@ -468,6 +468,14 @@ fn read_named<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t st
     if found.kind == EntryKind::Property && matches!(word, "-" | "–" | "—") {
         return rest;
     }
+    // Some part the type from the name as well: `{number} - load - what lies on it`.
+    if script && word == "-" {
+        let (name, after) = first_word(behind);
+        if after.trim_start().starts_with("- ") {
+            read_name(found, lines, name);
+            return after;
+        }
+    }
     // A name in brackets may be a link.
     if let Some((name, after)) = enclosed(rest, '[', ']').filter(|_| lines.dialect() == Dialect::Kotlin) {
         read_name(found, lines, name);

@@ -272,7 +272,12 @@ fn ends_by_throwing(context: &Context<'_>) -> bool {
     let whole = context.slice(declaration.span).trim_end().trim_end_matches(';');
     let inner = whole.strip_suffix('}').map(str::trim_end).and_then(|inner| inner.strip_suffix(';'));
     let last = inner.and_then(|inner| inner.rsplit([';', '{', '}']).next());
-    declaration.kind != Kind::Constructor && last.is_some_and(|last| last.trim_start().starts_with("throw "))
+    let throws = |last: &str| {
+        // Some have a function for it: `ScaleError.throwNotImplemented()`.
+        let callee = last.split('(').next().and_then(|path| path.rsplit('.').next()).unwrap_or_default();
+        last.starts_with("throw ") || (last.contains('(') && callee.starts_with("throw"))
+    };
+    declaration.kind != Kind::Constructor && last.is_some_and(|last| throws(last.trim_start()))
 }
 
 /// Tells whether a body is there and holds nothing but remarks, or only leaves.

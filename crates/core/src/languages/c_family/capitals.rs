@@ -143,9 +143,18 @@ impl Pass<'_> {
         let specified = head.types > 0 || !head.capitals.is_empty();
         match items.get(number + 2) {
             Some(&Item::Group(open, close)) if self.code[open].is(b'(') && self.code[from].is(b'(') => {
-                // `int CALLBACK(name)(parameters)`
                 self.blank_lexeme(at);
-                self.mask_inner(from, upto);
+                match self.name_behind_type(from, upto).filter(|_| !specified) {
+                    // `FUNCTION(type, name)(parameters)`
+                    Some(comma) => {
+                        for sign in [from, comma, upto] {
+                            self.blank_lexeme(sign);
+                        }
+                        head.types += 1;
+                    }
+                    // `int CALLBACK(name)(parameters)`
+                    None => self.mask_inner(from, upto),
+                }
                 self.mask_parameters(open, close);
                 head.named = true;
                 head.listed = true;
@@ -207,6 +216,12 @@ impl Pass<'_> {
             }
         }
         number + 2
+    }
+
+    /// Returns the comma between a type and a name that are all that stands between two lexemes.
+    fn name_behind_type(&self, from: usize, upto: usize) -> Option<usize> {
+        let comma = upto.checked_sub(2).filter(|&comma| comma > from + 1 && self.code[comma].is(b','))?;
+        (is_name(self.word(upto - 1)) && self.is_type_text(from + 1, comma)).then_some(comma)
     }
 
     /// Takes what stands in parentheses for the parameters of what was named in front.

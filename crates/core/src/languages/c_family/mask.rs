@@ -200,6 +200,15 @@ impl<'s> Pass<'s> {
         }
         match lexeme.sort {
             Sort::Directive => return self.directive(at),
+            Sort::Number | Sort::Text if self.head.is_empty() && self.may_list_values() => {
+                self.blank_lexeme(at)
+            }
+            Sort::Sign(b',') if self.parens <= 0 && self.may_list_values() && self.is_value() => {
+                for before in std::mem::take(&mut self.head) {
+                    self.blank_lexeme(before);
+                }
+                self.blank_lexeme(at);
+            }
             Sort::Sign(b'(' | b'[') => {
                 self.parens += 1;
                 self.head.push(at);
@@ -326,15 +335,6 @@ impl<'s> Pass<'s> {
             }
             Opened::Body => self.body(at, &head),
         }
-    }
-
-    /// `sequence_of(loads, next) = {…}`: a call has no type before it, so it is a macro that makes one.
-    fn is_macro_with_value(&self, head: &[usize]) -> bool {
-        let items = self.items(head);
-        let [before @ .., Item::Word(_), Item::Group(open, _), Item::Sign(b'=', _)] = items.as_slice() else {
-            return false;
-        };
-        self.code[*open].is(b'(') && self.are_macros(before)
     }
 
     /// Tells what a brace behind a head opens.
@@ -562,11 +562,18 @@ impl<'s> Pass<'s> {
         let words: Vec<usize> = items[first..end]
             .iter()
             .filter_map(|item| match item {
-                Item::Word(at) if self.word(*at) != "final" => Some(*at),
+                Item::Word(at) if self.word(*at) != "final" && !ATTRIBUTES.contains(&self.word(*at)) => {
+                    Some(*at)
+                }
                 _ => None,
             })
             .collect();
         for (number, item) in items[first..end].iter().enumerate() {
+            if let Item::Word(at) = *item
+                && ATTRIBUTES.contains(&self.word(at))
+            {
+                self.blank_lexeme(at);
+            }
             if let Item::Group(from, upto) = *item {
                 // Of an enumeration the grammar knows none.
                 let attribute = self.code[from].is(b'[') && !is_enum;
@@ -712,6 +719,12 @@ mod tests {
             ("const char v[] = \"cellar \" VERSION;", "const char v[] = \"cellar \" ;"),
             ("enum VAT_SORT vat_sort(enum VatKind kind);", "enum VAT_SORT vat_sort(enum VatKind kind);"),
             ("typedef struct { int a; } PACKED vat_t;", "typedef struct { int a; } vat_t;"),
+            ("typedef struct __attribute__((packed)) { int a; } vat_t;", "typedef struct { int a; } vat_t;"),
+            ("VAT_FUNCTION(VAT_RV, f)(int a) { g(); }", "VAT_RV f (int a) {}"),
+            ("VAT_FUNCTION(const char *, f)(int a);", "const char * f (int a);"),
+            ("0x12, 0x34, 0x56,\n\"ab\", \"cd\"\nint f(void);", "int f(void);"),
+            ("-1, &g, .a = 2,\n[B] = 3, SORT(c, 1), D,\nint f(void), *g(int a);", "int f(void), *g(int a);"),
+            ("int f(char *__vat_const *a);", "int f(char * *a);"),
         ] {
             assert_eq!(given(text), wanted, "{text}");
         }

@@ -27,6 +27,7 @@ mod small;
 mod stumbles;
 mod templates;
 mod types;
+mod values;
 mod words;
 
 use tree_sitter::Node;

@@ -93,6 +93,15 @@ impl Pass<'_> {
                 {
                     self.blank_lexeme(at);
                 }
+                // `char *MACRO *names`
+                Item::Word(at)
+                    if number > 0
+                        && matches!(items[number - 1], Item::Sign(b'*', _))
+                        && matches!(items.get(number + 1), Some(Item::Sign(b'*', _)))
+                        && !QUALIFIERS.contains(&self.word(at)) =>
+                {
+                    self.blank_lexeme(at);
+                }
                 Item::Word(at) => self.take_parameter_word(&items, (number, at), &mut found),
                 // Behind the name of a pointer to a function stand its parameters.
                 Item::Group(from, upto) if number > 0 && matches!(items[number - 1], Item::Group(..)) => {

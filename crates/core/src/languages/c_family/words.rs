@@ -15,7 +15,7 @@ pub(super) const NOISE: &[&str] = &[
     "__iomem", "__init", "__exit", "__must_check", "__pure", "__maybe_unused", "__unused", "__weak",
     "__packed", "__deprecated", "noinline", "__capability", "__ptr64", "__unaligned", "_Thread_local",
     "__thread", "__signed__", "__complex__", "_Complex", "_Imaginary", "__vector", "__pixel", "__bool",
-    "_Cdecl", "_Pascal", "__pascal", "__regcall",
+    "_Cdecl", "_Pascal", "__pascal", "__regcall", "THIS_",
 ];
 
 /// Words that are neither type nor name.

@@ -15,6 +15,7 @@ enum Place {
     Annotation,
     Modifier,
     Enumeration,
+    Delegation,
 }
 
 const PLACES: &[(&str, Place)] = &[
@@ -35,18 +36,20 @@ const PLACES: &[(&str, Place)] = &[
     ("expect interface ", Place::Modifier),
     ("actual interface ", Place::Modifier),
     ("enum class ", Place::Enumeration),
+    (" by ", Place::Delegation),
 ];
 
 static MARKS: LazyLock<AhoCorasick> =
     LazyLock::new(|| AhoCorasick::new(PLACES.iter().map(|(word, _)| word)).expect("plain words compile"));
 
 /// Gives the grammar a text without
-/// - line breaks and annotations between a class's name and `constructor`, which end the class for it;
+/// - line breaks, annotations and comments between a class's name and `constructor`, which end the class for it;
 /// - the word `dynamic` where it is a name, which it takes for a keyword;
 /// - annotations on a line of their own above an accessor, or in front of one;
 /// - what is passed to an annotation with its declaration on the same line, which it may take for an expression;
 /// - modifiers behind an annotation that it takes for names, as in `annotation class Weighed`, of which it makes an
-///   expression with an infix call; and annotations above an enumeration that it does so with.
+///   expression with an infix call; and annotations above an enumeration that it does so with;
+/// - what a class delegates an interface to in front of its body, which it may take for a lambda that is passed.
 pub(super) fn mask(text: &str) -> Given<'_> {
     let mut bytes: Option<Vec<u8>> = None;
     for found in MARKS.find_iter(text) {
@@ -94,6 +97,11 @@ pub(super) fn mask(text: &str) -> Given<'_> {
                 if let Some(at) = annotations.filter(|at| text[at.clone()].is_ascii()) {
                     let out = bytes.get_or_insert_with(|| text.as_bytes().to_vec());
                     out[at].iter_mut().filter(|byte| **byte != b'\n').for_each(|byte| *byte = b' ');
+                }
+            }
+            Place::Delegation => {
+                if let Some(at) = delegated_to(text, start) {
+                    bytes.get_or_insert_with(|| text.as_bytes().to_vec())[at].fill(b' ');
                 }
             }
         }
@@ -145,7 +153,8 @@ fn class_head_end(text: &str, constructor: usize) -> Option<usize> {
             }
         }
     }
-    let between = &head[end..];
+    let bare = without_comments(&head[end..]);
+    let between = bare.as_str();
     let plain = between.contains('\n')
         && between.is_ascii()
         && !between.contains(['{', '}', '/', ';'])
@@ -154,6 +163,69 @@ fn class_head_end(text: &str, constructor: usize) -> Option<usize> {
         });
     (plain || (!between.is_empty() && between.trim().is_empty() && between.contains('\n')))
         .then_some(from + end)
+}
+
+/// Returns a text without its comments; an open one is left.
+fn without_comments(text: &str) -> String {
+    let mut bare = String::with_capacity(text.len());
+    let mut rest = text;
+    while let Some(at) = rest.find('/') {
+        let end = match rest.as_bytes().get(at + 1) {
+            Some(b'/') => rest[at..].find('\n'),
+            Some(b'*') => rest[at..].find("*/").map(|end| end + 2),
+            _ => None,
+        };
+        let Some(end) = end else { break };
+        bare.push_str(&rest[..at]);
+        rest = &rest[at + end..];
+    }
+    bare + rest
+}
+
+/// Returns the range of `by` and of what a class delegates to, where the class's body follows: a path that may be called.
+fn delegated_to(text: &str, by: usize) -> Option<std::ops::Range<usize>> {
+    // Delegates are short; a limit keeps the search from going through a text that is none again and again.
+    let near = text[by..].char_indices().nth(400).map_or(text.len(), |(at, _)| by + at);
+    let mut depth = 0_i32;
+    let brace = text[by + " by ".len()..near].char_indices().find_map(|(at, c)| {
+        depth += i32::from(c == '(') - i32::from(c == ')');
+        let part = depth > 0 || c.is_alphanumeric() || matches!(c, '_' | '.' | ')' | ' ' | '?' | '!');
+        (!part).then_some((by + " by ".len() + at, c))
+    });
+    let (end, _) = brace.filter(|(_, c)| *c == '{')?;
+    is_class_head(&text[..by]).then_some(by..end)
+}
+
+/// Tells whether a text ends in the head of a class or an object, behind the name of a supertype: a property's type could
+/// stand there too.
+fn is_class_head(text: &str) -> bool {
+    let mut depth = 0_i32;
+    let mut words_end = None;
+    for (at, c) in text.char_indices().rev().take(8000) {
+        if depth == 0 && (c.is_alphanumeric() || c == '_') {
+            words_end = words_end.or(Some(at + c.len_utf8()));
+            continue;
+        }
+        if let Some(end) = words_end.take() {
+            match &text[at + c.len_utf8()..end] {
+                "class" | "object" => return true,
+                "val" | "var" | "fun" | "interface" => return false,
+                _ => {}
+            }
+        }
+        match c {
+            // Types of functions are written with an arrow.
+            '>' if text[..at].ends_with('-') => {}
+            ')' | '>' => depth += 1,
+            '(' | '<' => depth -= 1,
+            '{' | '}' | ';' | '=' if depth == 0 => return false,
+            _ => {}
+        }
+        if depth < 0 {
+            return false;
+        }
+    }
+    false
 }
 
 /// Returns the range of the annotations that stand in front of a word, on its line or on lines of their own above.

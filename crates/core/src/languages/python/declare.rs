@@ -80,6 +80,13 @@ impl Decorators {
         self.names.iter().any(|name| ATTRS.contains(&name.as_str()))
     }
 
+    /// Tells whether a function becomes a command, whose docstring is shown to those who type it: `@cli.command()`.
+    fn makes_command(&self) -> bool {
+        self.names
+            .iter()
+            .any(|name| name.rsplit_once('.').is_some_and(|(_, last)| matches!(last, "command" | "group")))
+    }
+
     /// Tells whether a decorator is not known to leave the docstring alone: its name speaks of docs.
     fn rewrites_docs(&self) -> bool {
         self.names.iter().any(|name| {
@@ -238,7 +245,8 @@ fn apply_decorators(walk: &Walk<'_, Python>, declaration: &mut Declaration, deco
     if decorators.has("fixture") {
         declaration.excuses.push(Excuse::Tests);
     }
-    declaration.computed_comment |= decorators.rewrites_docs() || decorators.deprecated_by_project(walk);
+    declaration.computed_comment |=
+        decorators.rewrites_docs() || decorators.makes_command() || decorators.deprecated_by_project(walk);
     // The caller gets a context manager, or what is awaited, whatever the body yields.
     let wraps = ["contextmanager", "asynccontextmanager", "coroutine", "inlineCallbacks"];
     declaration.signature.returns.exempt |= wraps.iter().any(|name| decorators.has(name));

@@ -4,7 +4,7 @@ use tree_sitter::Node;
 
 use super::kinds::Script;
 use super::links;
-use super::parameters::{annotated, parameters, type_parameters};
+use super::parameters::{annotated, moved_to, parameters, type_parameters};
 use crate::model::{
     Answer, Body, ClosedSet, Construction, DeclId, Declaration, Excuse, Kind, Name, Returns, Signature,
     Surface,
@@ -199,8 +199,9 @@ fn settle_overloads(walk: &Walk<'_, Script>, declaration: &mut Declaration, only
 
 /// Works out what a callable takes and gives back.
 pub(super) fn signature_of<'t>(walk: &Walk<'t, Script>, node: Node<'t>, body: Option<Node<'t>>) -> Signature {
+    let taken_by = body.and_then(|body| moved_to(walk, body)).unwrap_or(node);
     let mut signature = Signature {
-        parameters: parameters(walk, node),
+        parameters: parameters(walk, taken_by),
         type_parameters: type_parameters(walk, node),
         returns: returns(walk, node),
         ..Signature::default()

@@ -39,12 +39,16 @@ pub(super) fn returns<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
     walk.returns(value);
 }
 
-/// Tells whether a call hands the outcome to a callback: `return cb(error)` leaves early, and gives nothing.
+/// Tells whether a call hands the outcome to a callback, as `return cb(error)` leaves early, or takes something down, as
+/// `return destroyTank(this)`: both give nothing worth a word.
 fn calls_back<'t>(walk: &Walk<'t, Script>, value: Node<'t>) -> bool {
     let name = walk.field(value, "function").filter(|&name| walk.kind(name) == Some(Script::Identifier));
     name.is_some_and(|name| {
         let name = walk.text(name);
-        matches!(name, "cb" | "done") || name.ends_with("callback") || name.ends_with("Callback")
+        matches!(name, "cb" | "done")
+            || name.ends_with("callback")
+            || name.ends_with("Callback")
+            || name.starts_with("destroy")
     })
 }
 

@@ -301,8 +301,14 @@ impl Grammar for ScriptGrammar {
 /// not meet: `crate2`, `crate$1`.
 fn doubt_bundled(walk: &mut Walk<'_, Script>) {
     // What such programs put at the top of what they write.
-    const HELPERS: &[&str] =
-        &["__defProp = Object.defineProperty", "__publicField(", "__commonJS(", "__toESM("];
+    const HELPERS: &[&str] = &[
+        "__defProp = Object.defineProperty",
+        "__publicField(",
+        "__commonJS(",
+        "__toESM(",
+        "function(exports2",
+        "/* @__PURE__ */",
+    ];
     let text = walk.source.text().as_bytes();
     let is_bundle = LazyCell::new(|| {
         HELPERS.iter().any(|helper| memchr::memmem::find(text, helper.as_bytes()).is_some())

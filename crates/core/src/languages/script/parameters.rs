@@ -5,6 +5,7 @@ use tree_sitter::Node;
 use super::kinds::Script;
 use crate::model::{Name, ParamName, Parameter, TypeParameter, Variadic};
 use crate::reading::Walk;
+use crate::text::Span;
 
 /// Returns the parameters of a callable; `this` is none.
 pub(super) fn parameters<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Parameter> {
@@ -25,10 +26,43 @@ pub(super) fn parameters<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Par
         parameter(walk, child).map(|found| Parameter { told: found.told || told, ..found })
     });
     let mut each: Vec<Parameter> = each.collect();
+    for parameter in each.iter_mut().filter(|parameter| is_taken_apart(walk, parameter, list)) {
+        *parameter = taken_apart(parameter.span);
+    }
     if let [only] = each.as_mut_slice() {
         only.keyed |= holds_options(walk, only);
     }
     each
+}
+
+/// Returns what a compiler called by a name of its own: the source may have had any key there.
+fn taken_apart(span: Span) -> Parameter {
+    Parameter { keyed: true, ..Parameter::new(ParamName::Destructured(Vec::new()), span) }
+}
+
+/// Tells whether a compiler made up a parameter's name, which the source took apart: `_a`, and `var _b = _a.load` first
+/// thing in the body.
+fn is_taken_apart(walk: &Walk<'_, Script>, parameter: &Parameter, list: Node<'_>) -> bool {
+    let name = parameter.named().map_or("", |name| name.as_str());
+    if !matches!(name.as_bytes(), [b'_', letter] if letter.is_ascii_lowercase()) {
+        return false;
+    }
+    let behind = &walk.source.text()[walk.span(list).end as usize..];
+    let near = behind.char_indices().nth(400).map_or(behind, |(at, _)| &behind[..at]);
+    near.match_indices(name).any(|(at, _)| {
+        let (before, after) = (&near[..at], &near[at + name.len()..]);
+        (before.ends_with("= ") && after.starts_with(['.', '['])) || after.starts_with(" === void 0 ? {")
+    })
+}
+
+/// Returns the function that a compiler moved an asynchronous body with its parameters to, whose defaults may throw: `return
+/// __awaiter(this, arguments, void 0, function* (crate, unit = 'kg') {`.
+pub(super) fn moved_to<'t>(walk: &Walk<'t, Script>, body: Node<'t>) -> Option<Node<'t>> {
+    let text = walk.text(body).strip_prefix('{')?.trim_start();
+    text.strip_prefix("return __awaiter(this, arguments, ")?;
+    let first = walk.children(body).into_iter().next()?;
+    let call = walk.children(first).into_iter().next()?;
+    walk.children(walk.field(call, "arguments")?).into_iter().next_back()
 }
 
 /// Tells whether all that a function takes is an object whose type stands elsewhere, and whose keys are told one by one:
@@ -66,7 +100,7 @@ fn parameter<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Option<Parameter> {
 }
 
 /// Returns the type behind the colon of an annotation.
-pub(super) fn annotated<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Option<crate::text::Span> {
+pub(super) fn annotated<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Option<Span> {
     let annotation = walk.field(node, "type")?;
     let ty = walk.children(annotation).into_iter().next().unwrap_or(annotation);
     Some(walk.span(if walk.kind(annotation) == Some(Script::Annotation) { ty } else { annotation }))
@@ -98,7 +132,7 @@ fn pattern_parameter<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Option<Para
             let text = walk.text(node);
             // What compilers call a parameter that was taken apart.
             if text.strip_prefix("_ref").is_some_and(|rest| rest.bytes().all(|byte| byte.is_ascii_digit())) {
-                return Some(Parameter::new(ParamName::Destructured(Vec::new()), walk.span(node)));
+                return Some(taken_apart(walk.span(node)));
             }
             let mut found = Parameter::of(text, walk.span(node));
             found.exempt = text.starts_with('_') && walk.is_typed();

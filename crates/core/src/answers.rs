@@ -1,0 +1,194 @@
+//! Sentences that say what comes back, so that no entry need say it again.
+
+/// Tells whether a summary already says what comes back.
+pub(crate) fn summary_answers(summary: &str) -> bool {
+    // `:class:`bool`: whether it is full`, `Optional[:class:`Crate`]: what lies on it`: the type leads.
+    let typed = summary.split_once(": ").map_or("", |(head, _)| head);
+    if [":class:`", ":obj:`"].iter().any(|role| typed.contains(role)) && typed.ends_with(['`', ']']) {
+        return true;
+    }
+    if opens_with_signature(summary) {
+        return true;
+    }
+    let lower = summary.trim_start_matches("<p>").to_lowercase();
+    let mut words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
+    matches!(
+        (words.next(), words.next()),
+        (Some("return" | "returns" | "get" | "gets" | "whether" | "yield" | "yields"), _)
+            | (Some("true"), Some("if"))
+    )
+}
+
+/// Tells whether a summary is a call with what it gives back: `weigh(crate, unit='kg') -> float`.
+fn opens_with_signature(summary: &str) -> bool {
+    let Some((head, gives)) = summary.split_once(" -> ") else { return false };
+    let Some((name, _)) = head.strip_suffix(')').and_then(|call| call.split_once('(')) else { return false };
+    let is_path = name.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '.'));
+    is_path && !name.is_empty() && !gives.starts_with("None")
+}
+
+/// Tells whether a summary names the value that comes back, or the question that it answers: "The number of crates on the
+/// scale", "Checks whether it is full".
+pub(crate) fn names_a_value(summary: &str) -> bool {
+    let lower = summary.to_lowercase();
+    let mut words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
+    let (first, second, third) = (words.next(), words.next(), words.next());
+    const VALUES: &[&str] = &[
+        "number", "count", "amount", "sum", "list", "set", "index", "size", "length", "name", "names",
+        "value", "average", "mean", "maximum", "minimum", "position",
+    ];
+    let counts = |word: Option<&str>| word.is_some_and(|word| VALUES.contains(&word));
+    let asks = matches!(
+        first,
+        Some("check" | "checks" | "test" | "tests" | "tell" | "tells" | "determine" | "determines")
+    );
+    (asks && matches!(second, Some("if" | "whether")))
+        || (first == Some("the") && counts(second) && third == Some("of"))
+        || (counts(first) && second == Some("of"))
+}
+
+/// Tells whether a sentence of a text, wherever it stands, begins with what comes back: `Returns the load`, `This will
+/// return the load`.
+pub(crate) fn sentence_answers(text: &str) -> bool {
+    const PHRASES: &[&str] = &[
+        " is returned", " are returned", " be returned", "he returned ", "eturn value is ",
+        "eturn value will ", "eturn value indicates ", "eturn NULL", "eturns NULL",
+    ];
+    // Most texts have no word of it.
+    if memchr::memmem::find(text.as_bytes(), b"eturn").is_none() {
+        return false;
+    }
+    if PHRASES.iter().any(|words| text.contains(words)) {
+        return true;
+    }
+    let subjects = [
+        "this ", "it ", "this function ", "this method ", "the function ", "the method ", "function ",
+        "method ", "the callback ", "will ",
+    ];
+    text.match_indices("eturn").any(|(at, _)| {
+        let (Some(before), Some(after)) = (text.get(..at.wrapping_sub(1)), text.get(at + 5..)) else {
+            return false;
+        };
+        let capital = text[..at].ends_with('R');
+        if !capital && !text[..at].ends_with('r') {
+            return false;
+        }
+        let opening =
+            before.rsplit(['\n', '.', ':', '!', '?', ';', ')', '>', '-']).next().unwrap_or_default();
+        let opening = opening.trim_start().to_ascii_lowercase();
+        // "If it returns true, the crate is full."
+        let behind_condition = ["if ", "when "].iter().find_map(|word| opening.strip_prefix(word));
+        let opening = behind_condition.unwrap_or(&opening);
+        let will = opening.strip_suffix("will ").unwrap_or(opening);
+        // "Weighs the crate and returns its load", not "and returns to the start".
+        let next = after.trim_start_matches(['s', ' ']).split(|c: char| !c.is_alphanumeric()).next();
+        let without_value = [
+            "", "to", "from", "control", "early", "immediately", "when", "if", "at", "once", "without",
+            "with",
+        ];
+        let second = (opening == "and " || opening.ends_with(" and ") || opening.ends_with(", "))
+            && next.is_some_and(|next| !without_value.contains(&next));
+        // An item of a list begins as it likes, and so does a paragraph.
+        let starts = before.trim_end_matches(' ');
+        let listed = starts.is_empty() || starts.ends_with(['-', '*', '\n']);
+        // "If there is a crate this returns its load".
+        let follows = behind_condition.is_some()
+            && [" this ", " it "].iter().any(|subject| opening.ends_with(subject))
+            && next.is_some_and(|next| !without_value.contains(&next));
+        // "If that fails, then this method returns zero", not "before this method returns control".
+        let named =
+            ["this function ", "this method "].iter().find_map(|subject| opening.strip_suffix(subject));
+        let when = ["when ", "before ", "until ", "after ", "once ", "if ", "while ", "as ", "that "];
+        let named = named.is_some_and(|before| !when.iter().any(|word| before.ends_with(word)))
+            && next.is_some_and(|next| !without_value.contains(&next));
+        let opens = opening.is_empty() && (capital || listed)
+            || named
+            || follows
+            || second
+            || subjects.contains(&opening)
+            || subjects.contains(&will)
+            // "Given a crate, it returns its load."
+            || opening.ends_with(", it ");
+        opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
+    })
+}
+
+/// Tells whether a text says what is yielded by the word for it, and not only that there is a generator.
+pub(crate) fn speaks_of_yielding(text: &str) -> bool {
+    let mut words = text.split(|c: char| !c.is_alphanumeric() && c != '_').filter(|word| !word.is_empty());
+    words.any(|word| matches!(word, "yield" | "yields" | "yielding" | "Yield" | "Yields" | "Yielding"))
+}
+
+/// Tells whether a summary says what is yielded, one by one.
+pub(crate) fn iterates(summary: &str) -> bool {
+    let lower = summary.to_lowercase();
+    let mut words = lower.split_whitespace();
+    match words.next() {
+        Some("iterate" | "iterates" | "generate" | "generates") => true,
+        // "Generator for the crates of a shelf."
+        Some("generator" | "iterator") => {
+            matches!(words.next(), Some("for" | "of" | "over" | "producing" | "returning" | "giving"))
+        }
+        _ => false,
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::{iterates, names_a_value, sentence_answers, summary_answers};
+
+    #[test]
+    fn a_sentence_that_says_what_comes_back_answers_for_it() {
+        assert!(sentence_answers("Takes one crate out. Returns false if there was none."));
+        assert!(sentence_answers("Takes one crate out \n Returns the crate."));
+        assert!(sentence_answers("Called for each crate. The return value is taken for a mass."));
+        assert!(!sentence_answers("Weighs it. The Returns of last year are left alone."));
+        assert!(sentence_answers("Weighs it twice. This will return the mean."));
+        assert!(sentence_answers("Weighs it twice. This method returns the mean."));
+        assert!(!sentence_answers("Weighs it twice. They return the crate."));
+        assert!(sentence_answers("Weighs it and returns its load."));
+        assert!(sentence_answers("When it is empty, zero is returned."));
+        assert!(sentence_answers("If it returns \"true\", the crate is full."));
+        assert!(sentence_answers("Given a crate, return its load."));
+        assert!(!sentence_answers("Weighs it and returns to the start."));
+        assert!(sentence_answers("Weighs it. And returns its load."));
+        assert!(sentence_answers("If it is empty, then this method returns zero."));
+        assert!(sentence_answers("@tip This function returns the load."));
+        assert!(sentence_answers("Weighs it. Note the returned load is in kg."));
+        assert!(!sentence_answers("Tares it before this method returns what it has."));
+        assert!(sentence_answers("ensures - the scale is level - returns its load"));
+        assert!(!sentence_answers("Weighs it and returns."));
+        assert!(sentence_answers("Takes one crate out. Function returns 0 if it is empty."));
+    }
+
+    #[test]
+    fn summaries_may_name_the_value_or_the_question_that_it_answers() {
+        assert!(names_a_value("The number of crates on it."));
+        assert!(names_a_value("Checks whether it is full."));
+        assert!(!names_a_value("Checks the scale."));
+        assert!(!names_a_value("The number is weighed."));
+    }
+
+    #[test]
+    fn summaries_may_say_what_is_yielded() {
+        assert!(iterates("Generates the crates."));
+        assert!(iterates("Generator for the crates of a shelf."));
+        assert!(!iterates("Generator that is fast."));
+    }
+
+    #[test]
+    fn summaries_that_say_what_comes_back_answer_for_it() {
+        assert!(summary_answers("scales.weigh(crate, unit='kg') -> float"));
+        assert!(!summary_answers("press(crate) -> None"));
+        assert!(!summary_answers("A map (crate) -> load, which is kept"));
+        assert!(summary_answers("Returns the weight."));
+        assert!(summary_answers("Gets or sets it"));
+        assert!(summary_answers("True if it is full"));
+        assert!(summary_answers("*Whether* it is full"));
+        assert!(summary_answers(":class:`bool`: Whether it is full."));
+        assert!(summary_answers("Optional[:class:`Crate`]: What lies on it."));
+        assert!(!summary_answers(":class:`Crate` is weighed: twice."));
+        assert!(!summary_answers("Weighs and returns"));
+        assert!(!summary_answers("Getter-like thing"));
+    }
+}
