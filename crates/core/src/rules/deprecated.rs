@@ -32,9 +32,12 @@ fn mismatch(context: &Context<'_>, findings: &mut Findings<'_>) {
     if declaration.deprecated && !doc.deprecated && custom.comment_follows {
         // Any word of it will do.
         let text = doc.prose(context.file.source, doc.span).to_lowercase();
-        if ["deprecat", "obsolete", "no longer", "do not use", "instead", "compatibility", "legacy"]
-            .iter()
-            .any(|word| text.contains(word))
+        if [
+            "deprecat", "obsolete", "no longer", "do not use", "instead", "compatibility", "legacy",
+            "be removed",
+        ]
+        .iter()
+        .any(|word| text.contains(word))
         {
             return;
         }

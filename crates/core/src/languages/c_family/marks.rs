@@ -47,14 +47,27 @@ impl Pass<'_> {
         Some(head.iter().copied().filter(is_left).collect())
     }
 
-    /// Blanks macros in front of what a class makes or unmakes its objects by, `PRESS_INLINE Vat::Vat(int size)`, where
-    /// no type can stand, and returns the rest; nothing where there are none.
+    /// Blanks macros in front of what a class makes or unmakes its objects by, `PRESS_INLINE Vat::Vat(int size)`,
+    /// `PRESS_OLD("gone") ~Vat()`, where no type can stand, and returns the rest; nothing where there are none.
     pub(super) fn without_macros_before_constructor(&mut self, head: &[usize]) -> Option<Vec<usize>> {
         let macros = head.iter().take_while(|&&at| is_capital(self.word(at))).count();
         if !self.is_cpp || macros == 0 {
             return None;
         }
         let rest = &head[macros..];
+        // What is passed to the last of them may stand in front of a destructor.
+        let close = match self.code[*rest.first()?].is(b'(') {
+            true => self.items(rest).first().and_then(|item| match *item {
+                Item::Group(_, close) => rest.iter().position(|&at| at == close),
+                _ => None,
+            }),
+            false => None,
+        };
+        let behind = close.map_or(0, |close| close + 1);
+        if rest.get(behind).is_some_and(|&at| self.code[at].is(b'~')) {
+            head[..macros + behind].iter().for_each(|&at| self.blank_lexeme(at));
+            return Some(rest[behind..].to_vec());
+        }
         let is = |number: usize, sign: u8| rest.get(number).is_some_and(|&at| self.code[at].is(sign));
         let word = |number: usize| rest.get(number).map_or("", |&at| self.word(at));
         // `space::Vat::Vat`: the last two names count.

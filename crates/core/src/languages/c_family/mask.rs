@@ -194,6 +194,13 @@ impl<'s> Pass<'s> {
     /// Takes one lexeme, or a whole body, and returns the index of the next.
     fn step(&mut self, at: usize) -> usize {
         let lexeme = self.code[at];
+        if self.is_cpp
+            && self.word(at) == "restrict"
+            && self.code.get(at + 1).is_some_and(|next| next.is(b'('))
+        {
+            // No word of C++, but one of its grammar.
+            self.out[lexeme.end - 1] = b'_';
+        }
         if let Some(behind) = self.behind_linkage_macro(at) {
             self.blank_lexemes(at, behind - 1);
             return behind;
@@ -221,9 +228,11 @@ impl<'s> Pass<'s> {
             Sort::Sign(b'{') => return self.open(at),
             Sort::Sign(b'}') => {
                 let head = std::mem::take(&mut self.head);
-                self.drop_lone_macros(&head);
-                if self.scopes.last() == Some(&Around::Enumerators) {
-                    self.mask_enumerators(&head);
+                match self.scopes.last() {
+                    Some(Around::Enumerators) => self.mask_enumerators(&head),
+                    // Members end with a semicolon or a body: what does not is a macro, `PyObject_HEAD`.
+                    Some(Around::Members(_)) => head.iter().for_each(|&at| self.blank_lexeme(at)),
+                    Some(Around::Space) | None => self.drop_lone_macros(&head),
                 }
                 self.parens = 0;
                 self.tail = matches!(self.scopes.pop(), Some(Around::Members(_) | Around::Enumerators));
@@ -432,7 +441,7 @@ impl<'s> Pass<'s> {
             Item::Group(..) => true,
             Item::Sign(..) | Item::Other(_) => false,
         });
-        if lone && self.scopes.last() != Some(&Around::Enumerators) {
+        if lone {
             for &at in head {
                 self.blank_lexeme(at);
             }
@@ -724,6 +733,9 @@ mod tests {
             ("VAT_FUNCTION(const char *, f)(int a);", "const char * f (int a);"),
             ("0x12, 0x34, 0x56,\n\"ab\", \"cd\"\nint f(void);", "int f(void);"),
             ("-1, &g, .a = 2,\n[B] = 3, SORT(c, 1), D,\nint f(void), *g(int a);", "int f(void), *g(int a);"),
+            ("struct A { Vat_HEAD };\nint f(void);", "struct A { }; int f(void);"),
+            ("class A { VAT_OLD(5, \"b\") ~A() override; };", "class A { ~A() override; };"),
+            ("class A { void restrict(int a); };", "class A { void restric_(int a); };"),
             ("int f(char *__vat_const *a);", "int f(char * *a);"),
         ] {
             assert_eq!(given(text), wanted, "{text}");
