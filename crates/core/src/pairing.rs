@@ -171,12 +171,23 @@ fn take_as_parts(side: &mut Side) -> bool {
 }
 
 /// Returns the parameter that takes all further arguments, when it has no entry and several entries name nothing:
-/// a single one may well be meant for it, or for another parameter.
+/// a single one may well be meant for it, or for another parameter, unless all those in front have entries and its own
+/// name says nothing.
 fn undocumented_rest(side: &Side, slots: &[Slot<'_>]) -> Option<usize> {
     let is_rest = |at: &usize| {
         side.entry_of[*at].is_none() && matches!(slots[*at], Slot::Named(_, Variadic::Positional))
     };
-    (0..slots.len()).find(is_rest).filter(|_| unknown(side).len() > 1)
+    let is_last = |at: usize| is_bare_rest(&slots[at]) && missing(side, slots).first() == Some(&at);
+    (0..slots.len()).find(is_rest).filter(|&at| match unknown(side).len() {
+        0 => false,
+        1 => is_last(at),
+        _ => true,
+    })
+}
+
+/// Tells whether a parameter takes all further arguments and is called no more than that: `*args`.
+fn is_bare_rest(slot: &Slot<'_>) -> bool {
+    matches!(slot, Slot::Named(name, Variadic::Positional) if matches!(name.as_str(), "args" | "arguments" | "rest"))
 }
 
 fn unknown(side: &Side) -> Vec<usize> {
@@ -333,7 +344,7 @@ fn pair_near(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
 fn pair_remaining(side: &mut Side, slots: &[Slot<'_>], collector: bool) {
     let (unknown, missing) = (unknown(side), missing(side, slots));
     let ([from], [to]) = (&unknown[..], &missing[..]) else { return };
-    if collector {
+    if collector || is_bare_rest(&slots[*to]) {
         return;
     }
     let matched = |at: usize| match side.names[at].is {
