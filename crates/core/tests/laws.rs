@@ -192,6 +192,29 @@ proptest! {
     }
 }
 
+/// Grammars would take hours over it: the time grows with the square of what they cannot read.
+#[test]
+fn a_large_text_of_no_language_is_given_up() {
+    let (closed, calls) = (") } ] ".repeat(200_000), "weigh(crate, 1),\n".repeat(60_000));
+    let texts = [("a.lua", &closed), ("a.luau", &closed), ("a.scala", &closed), ("a.kt", &calls)];
+    for (name, text) in texts {
+        let source = Source::new(name, text);
+        let language = languages::for_file(name).expect("the ending is known");
+        let settings = testing::settings("");
+        let file = FileReading::read(&source, language, &settings, &mut Parsers::new());
+        assert_eq!(file.outline.unparsed.iter().map(|span| span.len()).sum::<u32>() as usize, text.len());
+    }
+    // One that only begins badly is read to the end.
+    let text = format!(
+        "local t = {{ ( \n}}\n{}--- Weighs it.\nfunction weigh() end\n",
+        "local n = 1\n".repeat(12_000)
+    );
+    let source = Source::new("b.lua", &text);
+    let language = languages::for_file("b.lua").expect("the ending is known");
+    let file = FileReading::read(&source, language, &testing::settings(""), &mut Parsers::new());
+    assert!(file.outline.declarations.iter().any(|found| found.name == "weigh"));
+}
+
 /// Well-formed sources: what a draft does to them is known exactly.
 fn whole_sources() -> impl Strategy<Value = (&'static str, String)> {
     let names = prop::collection::vec("[a-z]{1,8}", 1..5);

@@ -291,6 +291,10 @@ impl<G: Grammar> GrammarReader<G> {
             Some(tree) if !tree.root_node().has_error() => return Some((tree, given)),
             begun => begun.map(|tree| Attempt::of(tree, given.clone())),
         };
+        // Samples of what is read without a stumble would stumble: they begin anywhere.
+        if begun.is_none() && self.is_foreign(given.text(), parsers) {
+            return None;
+        }
         let plainer = self.0.plainer(source.text()).map(|plainer| plainer.leaving_out_as(&given));
         let plainer = match plainer.and_then(|plainer| self.attempt(plainer, parsers)) {
             Some(clean) if clean.errors.is_empty() => return Some(clean.done()),
@@ -321,6 +325,23 @@ impl<G: Grammar> GrammarReader<G> {
             }
         }
         Some(best.done())
+    }
+
+    /// Tells whether a large text is none of the language, as far as samples of it tell: they stumble at every turn. The
+    /// time that a grammar takes over such a text grows with its square, to hours. The first that can be read ends it.
+    fn is_foreign(&self, text: &str, parsers: &mut Parsers) -> bool {
+        const LARGE: usize = 100_000;
+        const SAMPLES: usize = 8;
+        const LENGTH: usize = 8000;
+        text.len() > LARGE
+            && (0..SAMPLES).all(|number| {
+                let from = text.floor_char_boundary(number * (text.len() / SAMPLES));
+                let from = from + text[from..].find('\n').filter(|&line| line < LENGTH).unwrap_or(0);
+                let sample = &text[from..text.floor_char_boundary(from + LENGTH)];
+                self.attempt(Given::all(sample), parsers).is_some_and(|attempt| {
+                    attempt.errors.len() > sample.len() / 250 || attempt.amount() as usize > sample.len() / 2
+                })
+            })
     }
 
     /// Parses what is given.
