@@ -211,7 +211,8 @@ fn a_large_text_of_no_language_is_given_up() {
     );
     let source = Source::new("b.lua", &text);
     let language = languages::for_file("b.lua").expect("the ending is known");
-    let file = FileReading::read(&source, language, &testing::settings(""), &mut Parsers::new());
+    let settings = testing::settings("");
+    let file = FileReading::read(&source, language, &settings, &mut Parsers::new());
     assert!(file.outline.declarations.iter().any(|found| found.name == "weigh"));
 }
 

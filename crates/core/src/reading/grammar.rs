@@ -335,9 +335,9 @@ impl<G: Grammar> GrammarReader<G> {
         const LENGTH: usize = 8000;
         text.len() > LARGE
             && (0..SAMPLES).all(|number| {
-                let from = text.floor_char_boundary(number * (text.len() / SAMPLES));
+                let from = character_before(text, number * (text.len() / SAMPLES));
                 let from = from + text[from..].find('\n').filter(|&line| line < LENGTH).unwrap_or(0);
-                let sample = &text[from..text.floor_char_boundary(from + LENGTH)];
+                let sample = &text[from..character_before(text, from + LENGTH)];
                 self.attempt(Given::all(sample), parsers).is_some_and(|attempt| {
                     attempt.errors.len() > sample.len() / 250 || attempt.amount() as usize > sample.len() / 2
                 })
@@ -377,6 +377,11 @@ impl<G: Grammar> GrammarReader<G> {
         let masked = masked.unwrap_or_else(|| self.0.mask(source.text()).with_all());
         Some((parsers.parse(self.key(), language, &masked)?, masked))
     }
+}
+
+/// Returns where the character begins that a place is in; the end of the text for what lies behind it.
+fn character_before(text: &str, at: usize) -> usize {
+    (0..=at.min(text.len())).rev().find(|&at| text.is_char_boundary(at)).unwrap_or(0)
 }
 
 impl<G: Grammar> Reader for GrammarReader<G> {
