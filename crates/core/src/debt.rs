@@ -232,7 +232,7 @@ impl Debt {
                 .collect(),
             typeparams: vec![holds(EntryKind::TypeParam); signature.type_parameters.len()],
             returns: returns.value == Answer::Yes && !returns.exempt && holds(EntryKind::Returns),
-            yields: returns.yields && !returns.exempt && holds(EntryKind::Yields),
+            yields: returns.yields && !returns.exempt && !returns.wrapped && holds(EntryKind::Yields),
             throws: if holds(EntryKind::Throws) { thrown_once(&signature.throws) } else { Vec::new() },
             passed: false,
         }
@@ -412,6 +412,11 @@ fn tag_aliases<'a>(source: &'a Source, doc: &DocComment) -> Vec<&'a str> {
         let items =
             items.filter_map(|line| line.strip_prefix("@arg ").or_else(|| line.strip_prefix("\\arg ")));
         return items.filter_map(|item| item.split_whitespace().next()).chain(own).collect();
+    }
+    if doc.notation.as_str() == "tags" {
+        // A tag that is a parameter's name tells of it: `@load [Number] what lies on it`.
+        let own = doc.marks.iter().filter(|mark| mark.standing != MarkStanding::Known);
+        return own.map(|mark| source.slice(mark.span).trim_start_matches('@')).collect();
     }
     if doc.notation.as_str() != "annotations" {
         return Vec::new();

@@ -143,6 +143,8 @@ pub struct Returns {
     pub set: Option<ClosedSet>,
     /// Nothing is ever owed for it, as on properties.
     pub exempt: bool,
+    /// Something may make another thing of what is yielded, before a caller sees it.
+    pub wrapped: bool,
     /// Its native type says enough, unless an entry is owed always.
     pub typed_enough: bool,
 }

@@ -476,6 +476,18 @@ fn read_named<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t st
             return after;
         }
     }
+    // The braces of the type may have been left out: `Object crate what lies on it`.
+    if script && found.kind == EntryKind::Param && found.ty.is_none() && is_type_of_language(word) {
+        let (name, after) = first_word(behind);
+        let is_name = name.starts_with(|c: char| c.is_alphabetic() || matches!(c, '_' | '$'))
+            && name.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '$' | '.'))
+            && !matches!(name, "of" | "to" | "for" | "that" | "which" | "with" | "containing" | "the");
+        if is_name {
+            found.ty = Some(lines.span_of(word));
+            read_name(found, lines, name);
+            return after;
+        }
+    }
     // A name in brackets may be a link.
     if let Some((name, after)) = enclosed(rest, '[', ']').filter(|_| lines.dialect() == Dialect::Kotlin) {
         read_name(found, lines, name);
@@ -497,6 +509,14 @@ fn read_named<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t st
         (open, behind) = (word.ends_with(','), after);
     }
     behind
+}
+
+/// Tells whether a word is a type that every script knows, written as no parameter is.
+fn is_type_of_language(word: &str) -> bool {
+    matches!(
+        word,
+        "Object" | "String" | "Number" | "Boolean" | "Array" | "Function" | "Date" | "Promise" | "RegExp"
+    )
 }
 
 /// Reads `type $name text`: the type goes up to the name, or is the first word where there is no name.

@@ -147,7 +147,10 @@ fn speaks_of_several(lower: &str) -> bool {
     ];
     let heads = words.first().is_some_and(|word| matches!(*word, "the" | "these" | "following"))
         && words.iter().take(2).any(|word| matches!(*word, "following" | "these"));
-    let told_of = words.windows(2).take(6).any(|two| two[0] == "these" && groups.contains(&two[1]));
+    let told_of = words
+        .windows(2)
+        .take(6)
+        .any(|two| matches!(two[0], "these" | "some" | "several" | "various") && groups.contains(&two[1]));
     // "Sets the options" is a sentence, "Scale options" none.
     let is_sentence = words.first().is_some_and(|word| {
         ["s", "es"].iter().any(|end| word.strip_suffix(end).is_some_and(|verb| VERBS.contains(&verb)))
@@ -230,8 +233,10 @@ pub(super) fn reads_as_documentation(text: &str) -> bool {
     // A list of alternatives is no sentence.
     let listed = text.matches(" | ").count() > 2;
     let divider = ["----", "====", "****", "####", "~~~~", "////", "____", "....", "<<<<", ">>>>"];
+    let ruled = ["##", "==", "--", "~~", "**"].iter().any(|mark| text.trim_end().ends_with(mark));
     words.len() >= 3
         && !listed
+        && !ruled
         && !reminder.iter().chain(LICENCE).chain(&directive).any(|mark| lower.contains(mark))
         && !divider.iter().any(|mark| text.contains(mark))
         && !text.lines().any(code_line)
@@ -305,6 +310,7 @@ mod tests {
 
     #[test]
     fn remarks_are_told_from_dividers_and_code() {
+        assert!(!reads_as_documentation("# ### What reads and writes loads ###"));
         assert!(reads_as_documentation("// Weighs a crate of grapes."));
         assert!(!reads_as_documentation("// ---- weighing the crates ----"));
         assert!(!reads_as_documentation("// TODO weigh twice here"));

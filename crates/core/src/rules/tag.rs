@@ -63,7 +63,7 @@ fn is_own(context: &Context<'_>, tag: &str, meant: &str) -> bool {
 /// Tells whether a tag has the name of a parameter: `@data [out] where the load goes`.
 fn names_a_parameter(context: &Context<'_>, tag: &str) -> bool {
     let mut parameters = context.declaration().signature.parameters.iter();
-    context.doc.notation.as_str() == "commands"
+    matches!(context.doc.notation.as_str(), "commands" | "tags")
         && parameters.any(|parameter| parameter.named().is_some_and(|name| name == tag))
 }
 

@@ -17,6 +17,13 @@ pub(super) struct Decorators {
     names: Vec<String>,
 }
 
+/// Decorators that leave what a function gives back as it is.
+const KEEPING: &[&str] = &[
+    "staticmethod", "classmethod", "property", "abstractmethod", "abc.abstractmethod", "override",
+    "typing.override", "final", "typing.final", "functools.wraps", "functools.cache", "functools.lru_cache",
+    "cache", "lru_cache",
+];
+
 /// What makes a class one of the `attrs` library, as it is imported.
 const ATTRS: [&str; 13] = [
     "attr.s", "attr.attrs", "attr.dataclass", "attr.define", "attr.frozen", "attr.mutable", "attrs.define",
@@ -249,7 +256,10 @@ fn apply_decorators(walk: &Walk<'_, Python>, declaration: &mut Declaration, deco
         decorators.rewrites_docs() || decorators.makes_command() || decorators.deprecated_by_project(walk);
     // The caller gets a context manager, or what is awaited, whatever the body yields.
     let wraps = ["contextmanager", "asynccontextmanager", "coroutine", "inlineCallbacks"];
-    declaration.signature.returns.exempt |= wraps.iter().any(|name| decorators.has(name));
+    let returns = &mut declaration.signature.returns;
+    returns.exempt |= wraps.iter().any(|name| decorators.has(name));
+    // What is made of a generator is not known.
+    returns.wrapped = decorators.names.iter().any(|name| !KEEPING.contains(&name.as_str()));
 }
 
 fn take_body(walk: &mut Walk<'_, Python>, body: Node<'_>, declaration: &mut Declaration) {

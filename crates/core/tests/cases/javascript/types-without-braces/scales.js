@@ -1,0 +1,18 @@
+/**
+ * Weighs a crate.
+ * @param Object crate
+ * @param Number depth - how deep it stands
+ * @returns {number} what it weighs
+ */
+export function weigh(crate, depth) {
+    return crate.load + depth;
+}
+
+/**
+ * Counts what stands on a shelf.
+ * @param String of the shelf
+ * @returns {number} how many
+ */
+export function count(shelf) {
+    return shelf.length;
+}
