@@ -172,6 +172,7 @@ pub(super) fn notes_assigned_doc(walk: &mut Walk<'_, Python>, left: Node<'_>) {
         let here = declaration.owner == owner && declaration.name == target;
         if here || (target.contains('.') && declaration.qualified == target) {
             declaration.computed_comment = true;
+            declaration.unasked |= declaration.comment.doc.is_none();
         }
     }
 }
