@@ -414,8 +414,12 @@ pub(super) fn empty(sort: &Sort, context: &Context<'_>, findings: &mut Findings<
         let report = findings
             .report(name.span, name.name.as_str(), message)
             .related(place, format!("the {}", sort.word));
+        let said_more = |native: Span| {
+            entry.ty.is_some_and(|ty| type_names(context.slice(ty)) != type_names(context.slice(native)))
+        };
         let open = context.paired.and_then(|(signature, _)| signature.parameters.get(at)).is_some_and(|p| {
-            p.ty.is_none() || (context.file.language.dialect == Dialect::Php && !p.typed_enough)
+            let in_words = context.file.language.dialect == Dialect::Php;
+            p.ty.is_none_or(|native| in_words && (!p.typed_enough || said_more(native)))
         });
         if context.file.language.untyped && entry.ty.is_some() && open && sort.kind == EntryKind::Param {
             // The type is all that the signature leaves open.
@@ -424,6 +428,17 @@ pub(super) fn empty(sort: &Sort, context: &Context<'_>, findings: &mut Findings<
             report.done();
         }
     }
+}
+
+/// Returns the names of which a type is made up (PHP), without name spaces and without `null`, for which a default may
+/// stand; sorted.
+fn type_names(ty: &str) -> Vec<String> {
+    let name = |part: &str| {
+        part.trim_matches(['?', ' ', '(', ')']).rsplit('\\').next().unwrap_or_default().to_lowercase()
+    };
+    let mut names: Vec<String> = ty.split('|').map(name).filter(|name| name != "null").collect();
+    names.sort_unstable();
+    names
 }
 
 /// A description may stand where its type should: `load : float, the mass to lift.`
