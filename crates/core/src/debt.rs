@@ -454,7 +454,10 @@ fn for_tools<'a>(
 /// weigh`, `* load - what to weigh`, or `load` above its description.
 fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &'a str> {
     let is_entry = |row: u32| doc.entries.iter().any(|entry| entry.lines.0 <= row && row < entry.lines.1);
-    let rows = doc.lines.iter().zip(0..).filter(move |&(_, row)| !is_entry(row));
+    // A list below an entry may go on with others.
+    let is_item =
+        |line: Span| doc.notation.as_str() == "google" && source.slice(line).trim_start().starts_with("- ");
+    let rows = doc.lines.iter().zip(0..).filter(move |&(line, row)| !is_entry(row) || is_item(*line));
     let indent = |line: &str| line.len() - line.trim_start().len();
     // Elsewhere a word alone on its line is the last of a paragraph.
     let in_docstring = matches!(doc.notation.as_str(), "google" | "numpy" | "rest" | "epytext");

@@ -137,6 +137,9 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
     let number = doc.sections.len();
     let rows: Vec<usize> =
         (heading + 1..end).filter(|&row| !lines.is_blank(row) && lines.indent(row) <= item_indent).collect();
+    // Where the first entry is no item of a list, items list what the entry above may be.
+    let is_item = |row: usize| lines.trimmed(row).starts_with("- ");
+    let listed = rows.first().is_some_and(|&row| is_item(row));
     for (at, &row) in rows.iter().enumerate() {
         let upto = rows.get(at + 1).copied().unwrap_or(end);
         // A section that stands too far in ends the list: `Example:`.
@@ -146,7 +149,9 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
             break;
         }
         let before = doc.entries.len();
-        read_item(doc, lines, kind, (row, upto), lines.trimmed(row));
+        if listed || !is_item(row) {
+            read_item(doc, lines, kind, (row, upto), lines.trimmed(row));
+        }
         if doc.entries.len() == before {
             // No item: it goes on with the one before.
             if let Some(last) = doc.entries.last_mut().filter(|last| last.section as usize == number) {

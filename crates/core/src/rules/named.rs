@@ -84,7 +84,6 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
             // A section that its author did not set apart: `example: weigh(1)`.
             Match::Unknown if written.section > 0 && is_title_of_text(name.name.as_str()) => {}
             Match::Unknown if is_word_of_macro(context, name.name.as_str()) => {}
-            Match::Unknown | Match::Renamed(_) if is_item_of_text(context, written) => {}
             Match::Unknown
                 if is_key_of_another(context, written) || is_read_off(context, side, name.name.as_str()) => {}
             Match::Unknown | Match::Renamed(_)
@@ -137,13 +136,6 @@ fn comparable_side<'a>(sort: &Sort, context: &Context<'a>) -> Option<&'a Side> {
 fn has_alternatives(context: &Context<'_>) -> bool {
     let header = context.slice(context.declaration().header());
     memchr::memmem::find(header.as_bytes(), b"#el").is_some()
-}
-
-/// Tells whether an entry is an item of a list in a section whose entries are none: it lists what the entry above may be.
-fn is_item_of_text(context: &Context<'_>, entry: &Entry) -> bool {
-    let is_item = |entry: &Entry| context.line(entry.lines.0).trim_start().starts_with("- ");
-    let first = context.doc.entries_of(entry.kind).find(|first| first.section == entry.section);
-    entry.section > 0 && is_item(entry) && first.is_some_and(|first| !is_item(first))
 }
 
 /// Tells whether an entry in a section of keywords may be a key of a parameter whose own entry ends with a colon: "the

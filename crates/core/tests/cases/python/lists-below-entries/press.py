@@ -23,6 +23,16 @@ def load(path, base=None):
     """
 
 
+def move(path, base=None, depth=1):
+    """Move what was saved.
+
+    Args:
+        path: where from
+        - base: what the path begins at
+        - depth: how far down
+    """
+
+
 # ### What reads and writes the loads of crates ###
 class Reader:
     pass
