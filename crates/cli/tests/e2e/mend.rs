@@ -93,6 +93,23 @@ def weigh(load, tare):
 }
 
 #[test]
+fn names_with_a_colon_begin_lines_of_their_own_where_a_text_is_broken() {
+    let text = "\
+def weigh(crate, depth):
+    \"\"\"Weigh a crate.
+
+    crate: what to weigh
+    depth: how deep down in the cellar it stands, from the first step
+        of those that lead there
+    \"\"\"
+";
+    let workshop = Workshop::with(&[("scales.py", text)]);
+    let wrapped = workshop.run(&["mend", "--wrap", "60"]).out;
+    assert!(wrapped.contains("     crate: what to weigh\n-    depth: how deep"), "{wrapped}");
+    assert!(wrapped.contains("\n+    depth: how deep down in the cellar it stands, from the\n"), "{wrapped}");
+}
+
+#[test]
 fn a_tag_stays_apart_from_its_text_where_its_line_is_broken() {
     let text = "\
 /**

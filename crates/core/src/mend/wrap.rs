@@ -114,7 +114,7 @@ impl<'f> Wrapping<'f> {
                 Row::Fixed
             } else if let Some(kept) = self.entry_at(row) {
                 kept.map_or(Row::Fixed, Row::Opens)
-            } else if let Some(marker) = item_marker(text) {
+            } else if let Some(marker) = item_marker(text).or_else(|| name_with_colon(text)) {
                 Row::Opens(marker)
             } else if text.starts_with(['@', '\\', ':', '<']) {
                 // Tags of which nothing is known, and elements, stay as they are.
@@ -387,6 +387,14 @@ fn item_marker(text: &str) -> Option<usize> {
     };
     let spaces = text[length..].len() - text[length..].trim_start_matches(' ').len();
     (spaces > 0).then_some(length + spaces)
+}
+
+/// Returns the length of a name with a colon behind it that opens a line, white space included: the author's own form of
+/// an entry, `crate: what to weigh`.
+fn name_with_colon(text: &str) -> Option<usize> {
+    let (name, behind) = text.split_once(": ")?;
+    let is_name = !name.is_empty() && name.chars().all(|c| c.is_alphanumeric() || c == '_');
+    is_name.then_some(text.len() - behind.trim_start().len())
 }
 
 /// Lines that are laid out by hand.
