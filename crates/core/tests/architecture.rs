@@ -11,7 +11,7 @@ const ROWS: &[&[&str]] = &[
     &["model"],
     &["reading", "settings"],
     &["languages", "notations", "profiles"],
-    &["index", "naming", "pairing", "types", "placeholder"],
+    &["answers", "index", "naming", "pairing", "types", "placeholder"],
     &["debt"],
     &["rules"],
     &["review"],

@@ -204,7 +204,13 @@ fn a_large_text_of_no_language_is_given_up() {
         let file = FileReading::read(&source, language, &settings, &mut Parsers::new());
         assert_eq!(file.outline.unparsed.iter().map(|span| span.len()).sum::<u32>() as usize, text.len());
     }
-    // One that only begins badly is read to the end.
+    // One that only begins badly is read to the end, and so is a table.
+    let rows = "  { \"crate\": 12, \"tare\": [1, 2 3] },\n".repeat(4000);
+    let source = Source::new("t.js", &format!("/** Loads. */\nexport const loads = [ 1 2\n{rows}];\n"));
+    let language = languages::for_file("t.js").expect("the ending is known");
+    let settings = testing::settings("");
+    let file = FileReading::read(&source, language, &settings, &mut Parsers::new());
+    assert!(file.outline.unparsed.iter().all(|span| span.len() < 100), "{:?}", file.outline.unparsed.len());
     let text = format!(
         "local t = {{ ( \n}}\n{}--- Weighs it.\nfunction weigh() end\n",
         "local n = 1\n".repeat(12_000)

@@ -333,10 +333,16 @@ impl<G: Grammar> GrammarReader<G> {
         const LARGE: usize = 100_000;
         const SAMPLES: usize = 8;
         const LENGTH: usize = 8000;
+        // A few brackets may stand in strings.
+        let is_whole = || brackets(text).abs() <= 8;
         text.len() > LARGE
             && (0..SAMPLES).all(|number| {
                 let from = character_before(text, number * (text.len() / SAMPLES));
                 let from = from + text[from..].find('\n').filter(|&line| line < LENGTH).unwrap_or(0);
+                // What stands inside brackets that are closed says nothing by itself: rows of a table.
+                if brackets(&text[..from]) > 0 && is_whole() {
+                    return false;
+                }
                 let sample = &text[from..character_before(text, from + LENGTH)];
                 self.attempt(Given::all(sample), parsers).is_some_and(|attempt| {
                     attempt.errors.len() > sample.len() / 250 || attempt.amount() as usize > sample.len() / 2
@@ -377,6 +383,16 @@ impl<G: Grammar> GrammarReader<G> {
         let masked = masked.unwrap_or_else(|| self.0.mask(source.text()).with_all());
         Some((parsers.parse(self.key(), language, &masked)?, masked))
     }
+}
+
+/// Returns how many more brackets a text opens than it closes.
+fn brackets(text: &str) -> i64 {
+    let counted = text.bytes().map(|byte| match byte {
+        b'(' | b'[' | b'{' => 1,
+        b')' | b']' | b'}' => -1,
+        _ => 0,
+    });
+    counted.sum()
 }
 
 /// Returns where the character begins that a place is in; the end of the text for what lies behind it.
