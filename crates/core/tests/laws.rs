@@ -203,6 +203,8 @@ fn a_large_text_of_no_language_is_given_up() {
         let settings = testing::settings("");
         let file = FileReading::read(&source, language, &settings, &mut Parsers::new());
         assert_eq!(file.outline.unparsed.iter().map(|span| span.len()).sum::<u32>() as usize, text.len());
+        let found = review::review(&file).findings;
+        assert!(found.iter().any(|found| found.raw.message.starts_with("nothing of this file")), "{name}");
     }
     // One that only begins badly is read to the end, and so is a table.
     let rows = "  { \"crate\": 12, \"tare\": [1, 2 3] },\n".repeat(4000);

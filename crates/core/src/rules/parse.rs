@@ -19,8 +19,13 @@ pub(super) static PARTIAL: Rule = Rule {
 };
 
 fn partial(file: &FileContext<'_>, findings: &mut Findings<'_>) {
+    let whole = file.source.text().trim().len();
     for &span in &file.outline.unparsed {
-        let message = "this was not understood and not checked; the rest of the file was".to_owned();
-        findings.report(span, "", message).done();
+        let rest = file.source.slice(span).trim().len() < whole;
+        let message = match rest {
+            true => "this was not understood and not checked; the rest of the file was",
+            false => "nothing of this file was understood, so none of it was checked",
+        };
+        findings.report(span, "", message.to_owned()).done();
     }
 }
