@@ -382,11 +382,10 @@ fn thrown_once(throws: &[Thrown]) -> Vec<usize> {
 
 /// Returns the name behind a tag for a parameter, and behind a direction or a type: `[in] load`, `{number} load`.
 fn name_behind_tag(behind: &str) -> &str {
-    let (_, rest) = behind
-        .split_once([']', '}'])
-        .filter(|_| behind.trim_start().starts_with(['[', '{']))
-        .unwrap_or(("", behind));
-    rest.split_whitespace().next().unwrap_or_default()
+    let behind = behind.trim_start();
+    let qualified = behind.starts_with(['[', '{']);
+    let named = if qualified { behind.split_once([']', '}']).map(|(_, named)| named) } else { None };
+    named.unwrap_or(behind).split_whitespace().next().unwrap_or_default()
 }
 
 /// Returns the names of parameters that a comment speaks of without an entry.

@@ -314,7 +314,7 @@ pub struct Declaration {
     pub excuses: Vec<Excuse>,
     /// A mark in the code leaves it, and all it owns, out of the documentation.
     pub hidden: bool,
-    /// The comment is rewritten or assigned by code: nothing is owed.
+    /// The comment is rewritten or assigned by code, or shown to others than callers: nothing is owed.
     pub computed_comment: bool,
     /// Direct supertypes by simple name.
     pub supertypes: Vec<Name>,

@@ -75,7 +75,7 @@ fn head(line: &str) -> Option<Head<'_>> {
         behind.is_none_or(char::is_whitespace) && inner[..at].matches('`').count() % 2 == 0
     })?;
     let name = &inner[..end];
-    if matches!(name, "return type" | "returns type") {
+    if TABLE.iter().any(|(tag, _)| *tag == name && tag.contains(' ')) {
         return Some(Head { tag: name, argument: &name[name.len()..], rest: &inner[end + 1..] });
     }
     let (tag, argument) = name.split_once(char::is_whitespace).unwrap_or((name, &name[name.len()..]));

@@ -468,25 +468,11 @@ fn read_named<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t st
     if found.kind == EntryKind::Property && matches!(word, "-" | "–" | "—") {
         return rest;
     }
-    // Some part the type from the name as well: `{number} - load - what lies on it`.
-    if script && word == "-" {
+    if script && stands_before_name(found, (word, behind)) {
         let (name, after) = first_word(behind);
-        if after.trim_start().starts_with("- ") {
-            read_name(found, lines, name);
-            return after;
-        }
-    }
-    // The braces of the type may have been left out: `Object crate what lies on it`.
-    if script && found.kind == EntryKind::Param && found.ty.is_none() && is_type_of_language(word) {
-        let (name, after) = first_word(behind);
-        let is_name = name.starts_with(|c: char| c.is_alphabetic() || matches!(c, '_' | '$'))
-            && name.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '$' | '.'))
-            && !matches!(name, "of" | "to" | "for" | "that" | "which" | "with" | "containing" | "the");
-        if is_name {
-            found.ty = Some(lines.span_of(word));
-            read_name(found, lines, name);
-            return after;
-        }
+        found.ty = found.ty.or_else(|| is_type_of_language(word).then(|| lines.span_of(word)));
+        read_name(found, lines, name);
+        return after;
     }
     // A name in brackets may be a link.
     if let Some((name, after)) = enclosed(rest, '[', ']').filter(|_| lines.dialect() == Dialect::Kotlin) {
@@ -509,6 +495,21 @@ fn read_named<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t st
         (open, behind) = (word.ends_with(','), after);
     }
     behind
+}
+
+/// Tells whether a word is not yet the name: a hyphen that parts the type from it, `{number} - load - what lies on it`, or
+/// a type without its braces, `Object crate what lies on it`.
+fn stands_before_name(found: &Entry, (word, behind): (&str, &str)) -> bool {
+    let (next, after) = first_word(behind);
+    if word == "-" {
+        return after.trim_start().starts_with("- ");
+    }
+    found.kind == EntryKind::Param
+        && found.ty.is_none()
+        && is_type_of_language(word)
+        && next.starts_with(|c: char| c.is_alphabetic() || matches!(c, '_' | '$'))
+        && next.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '$' | '.'))
+        && !matches!(next, "of" | "to" | "for" | "that" | "which" | "with" | "containing" | "the")
 }
 
 /// Tells whether a word is a type that every script knows, written as no parameter is.

@@ -333,21 +333,23 @@ impl<G: Grammar> GrammarReader<G> {
         const LARGE: usize = 100_000;
         const SAMPLES: usize = 8;
         const LENGTH: usize = 8000;
+        if text.len() <= LARGE {
+            return false;
+        }
         // A few brackets may stand in strings.
-        let is_whole = || brackets(text).abs() <= 8;
-        text.len() > LARGE
-            && (0..SAMPLES).all(|number| {
-                let from = character_before(text, number * (text.len() / SAMPLES));
-                let from = from + text[from..].find('\n').filter(|&line| line < LENGTH).unwrap_or(0);
-                // What stands inside brackets that are closed says nothing by itself: rows of a table.
-                if brackets(&text[..from]) > 0 && is_whole() {
-                    return false;
-                }
-                let sample = &text[from..character_before(text, from + LENGTH)];
-                self.attempt(Given::all(sample), parsers).is_some_and(|attempt| {
-                    attempt.errors.len() > sample.len() / 250 || attempt.amount() as usize > sample.len() / 2
-                })
+        let closes = brackets(text).abs() <= 8;
+        (0..SAMPLES).all(|number| {
+            let from = character_before(text, number * (text.len() / SAMPLES));
+            let from = from + text[from..].find('\n').filter(|&line| line < LENGTH).unwrap_or(0);
+            // What stands inside brackets that are closed says nothing by itself: rows of a table.
+            if closes && brackets(&text[..from]) > 0 {
+                return false;
+            }
+            let sample = &text[from..character_before(text, from + LENGTH)];
+            self.attempt(Given::all(sample), parsers).is_some_and(|attempt| {
+                attempt.errors.len() > sample.len() / 250 || attempt.amount() as usize > sample.len() / 2
             })
+        })
     }
 
     /// Parses what is given.

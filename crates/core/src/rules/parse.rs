@@ -21,10 +21,10 @@ pub(super) static PARTIAL: Rule = Rule {
 fn partial(file: &FileContext<'_>, findings: &mut Findings<'_>) {
     let whole = file.source.text().trim().len();
     for &span in &file.outline.unparsed {
-        let rest = file.source.slice(span).trim().len() < whole;
-        let message = match rest {
-            true => "this was not understood and not checked; the rest of the file was",
-            false => "nothing of this file was understood, so none of it was checked",
+        let message = if file.source.slice(span).trim().len() < whole {
+            "this was not understood and not checked; the rest of the file was"
+        } else {
+            "nothing of this file was understood, so none of it was checked"
         };
         findings.report(span, "", message.to_owned()).done();
     }

@@ -1,6 +1,5 @@
 //! C and C++ nodes to declarations.
 
-use std::borrow::Cow;
 use std::collections::{HashMap, HashSet};
 
 use smol_str::SmolStr;
@@ -8,6 +7,7 @@ use tree_sitter::Node;
 
 use super::kinds::C;
 use super::lists::{parameters, rest, type_parameters};
+use crate::languages::shared::without_comments;
 use crate::model::{
     Answer, Body, ClosedSet, Declaration, Doc, Excuse, Kind, Name, Parameter, Returns, Signature, Surface,
 };
@@ -320,23 +320,6 @@ fn says_deprecated(word: &str) -> bool {
     lower == "deprecated"
         || lower.starts_with("deprecated_")
         || (lower.contains("deprecated") && !bare.chars().any(char::is_lowercase))
-}
-
-/// Returns a header without the comments in it, which may speak of anything.
-fn without_comments(head: &str) -> Cow<'_, str> {
-    let mut out = String::new();
-    let mut rest = head;
-    while let Some(at) = rest.find("/*").into_iter().chain(rest.find("//")).min() {
-        out.push_str(&rest[..at]);
-        let close = if rest[at..].starts_with("//") { "\n" } else { "*/" };
-        rest = rest[at + 2..].split_once(close).map_or("", |(_, behind)| behind);
-        out.push(' ');
-    }
-    if out.is_empty() {
-        return Cow::Borrowed(rest);
-    }
-    out.push_str(rest);
-    Cow::Owned(out)
 }
 
 fn excuse<'t>(walk: &Walk<'t, C>, node: Node<'t>, declaration: &mut Declaration, class: Option<&Name>) {

@@ -56,14 +56,8 @@ impl Pass<'_> {
         }
         let rest = &head[macros..];
         // What is passed to the last of them may stand in front of a destructor.
-        let close = match self.code[*rest.first()?].is(b'(') {
-            true => self.items(rest).first().and_then(|item| match *item {
-                Item::Group(_, close) => rest.iter().position(|&at| at == close),
-                _ => None,
-            }),
-            false => None,
-        };
-        let behind = close.map_or(0, |close| close + 1);
+        let passed = self.code[*rest.first()?].is(b'(');
+        let behind = if passed { self.head_closing(rest, 0)? + 1 } else { 0 };
         if rest.get(behind).is_some_and(|&at| self.code[at].is(b'~')) {
             head[..macros + behind].iter().for_each(|&at| self.blank_lexeme(at));
             return Some(rest[behind..].to_vec());

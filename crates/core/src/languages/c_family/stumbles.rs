@@ -71,7 +71,7 @@ impl<'s> Pass<'s> {
     }
 
     /// Returns the number of the parenthesis that closes the one at `open`.
-    fn head_closing(&self, head: &[usize], open: usize) -> Option<usize> {
+    pub(super) fn head_closing(&self, head: &[usize], open: usize) -> Option<usize> {
         let mut depth = 0_i32;
         (open..head.len().min(open + FAR)).find(|&number| {
             depth += i32::from(self.head_is(head, number, b'('));

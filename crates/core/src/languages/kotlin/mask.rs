@@ -4,6 +4,7 @@ use std::sync::LazyLock;
 
 use aho_corasick::AhoCorasick;
 
+use crate::languages::shared::without_comments;
 use crate::reading::Given;
 
 /// What is looked for in a text.
@@ -153,8 +154,7 @@ fn class_head_end(text: &str, constructor: usize) -> Option<usize> {
             }
         }
     }
-    let bare = without_comments(&head[end..]);
-    let between = bare.as_str();
+    let between = without_comments(&head[end..]);
     let plain = between.contains('\n')
         && between.is_ascii()
         && !between.contains(['{', '}', '/', ';'])
@@ -163,23 +163,6 @@ fn class_head_end(text: &str, constructor: usize) -> Option<usize> {
         });
     (plain || (!between.is_empty() && between.trim().is_empty() && between.contains('\n')))
         .then_some(from + end)
-}
-
-/// Returns a text without its comments; an open one is left.
-fn without_comments(text: &str) -> String {
-    let mut bare = String::with_capacity(text.len());
-    let mut rest = text;
-    while let Some(at) = rest.find('/') {
-        let end = match rest.as_bytes().get(at + 1) {
-            Some(b'/') => rest[at..].find('\n'),
-            Some(b'*') => rest[at..].find("*/").map(|end| end + 2),
-            _ => None,
-        };
-        let Some(end) = end else { break };
-        bare.push_str(&rest[..at]);
-        rest = &rest[at + end..];
-    }
-    bare + rest
 }
 
 /// Returns the range of `by` and of what a class delegates to, where the class's body follows: a path that may be called.

@@ -31,7 +31,7 @@ pub(super) fn returns<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
     let value = match walk.children(node).first() {
         Some(&value) if !is_nothing(walk, value) => match value_of(walk, value) {
             Answer::No => Answer::No,
-            Answer::Unknown if calls_back(walk, value) => Answer::Unknown,
+            Answer::Unknown if is_for_effect(walk, value) => Answer::Unknown,
             Answer::Yes | Answer::Unknown => Answer::Yes,
         },
         _ => Answer::No,
@@ -39,9 +39,9 @@ pub(super) fn returns<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
     walk.returns(value);
 }
 
-/// Tells whether a call hands the outcome to a callback, as `return cb(error)` leaves early, or takes something down, as
-/// `return destroyTank(this)`: both give nothing worth a word.
-fn calls_back<'t>(walk: &Walk<'t, Script>, value: Node<'t>) -> bool {
+/// Tells whether a call stands behind `return` for what it does, not for what it gives: it hands the outcome to a callback,
+/// `return cb(error)`, or takes something down, `return destroyTank(this)`.
+fn is_for_effect<'t>(walk: &Walk<'t, Script>, value: Node<'t>) -> bool {
     let name = walk.field(value, "function").filter(|&name| walk.kind(name) == Some(Script::Identifier));
     name.is_some_and(|name| {
         let name = walk.text(name);

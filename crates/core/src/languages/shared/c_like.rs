@@ -1,5 +1,7 @@
 //! Comments of languages with `/* */` and `//`.
 
+use std::borrow::Cow;
+
 use crate::model::{Carrier, Doc};
 use crate::reading::CommentForm;
 
@@ -11,6 +13,27 @@ fn is_banner(text: &str) -> bool {
 /// Tells whether a comment is an empty line of a box: `/**                **/`.
 fn is_line_of_box(text: &str) -> bool {
     text.ends_with("**/") && text.bytes().all(|b| b"/* \t".contains(&b))
+}
+
+/// Returns code without the comments in it, which may speak of anything; one that does not end is left.
+pub(in crate::languages) fn without_comments(code: &str) -> Cow<'_, str> {
+    let mut out = String::new();
+    let mut rest = code;
+    while let Some(at) = rest.find("/*").into_iter().chain(rest.find("//")).min() {
+        let inner = &rest[at + 2..];
+        // The line goes on being one.
+        let end =
+            if rest[at..].starts_with("//") { inner.find('\n') } else { inner.find("*/").map(|end| end + 2) };
+        let Some(end) = end else { break };
+        out.push_str(&rest[..at]);
+        out.push(' ');
+        rest = &inner[end..];
+    }
+    if out.is_empty() {
+        return Cow::Borrowed(code);
+    }
+    out.push_str(rest);
+    Cow::Owned(out)
 }
 
 /// Tells whether a comment is `/** */` documentation.

@@ -19,7 +19,7 @@ pub(super) use bodies::{
     without_plain_bodies,
 };
 pub(super) use branches::first_branches;
-pub(super) use c_like::{block_form, is_doc_block, opens_with_tag};
+pub(super) use c_like::{block_form, is_doc_block, opens_with_tag, without_comments};
 pub(super) use conditions::{note_guard, note_guard_in, note_guarded, raises_made, refuses_null};
 pub(super) use joined::{join, line_between, take_out};
 pub(super) use jvm::{JVM_AMBIENT, JVM_EXCEPTIONS, JVM_WORDS, exempt_all_but_properties};
