@@ -119,8 +119,11 @@ impl Debt {
         out.pay_by_text(debtor, doc, demand);
         out.returns &= !(debtor.signature.returns.typed_enough && demand.returns != Owe::Always);
         if pairing.params.has_keys {
-            for (at, parameter) in debtor.signature.parameters.iter().enumerate() {
-                out.params[at] &= parameter.variadic != Variadic::Keywords;
+            // Where all is collected, what is passed by position has been told by name as well: `weigh(*args, **kwargs)`.
+            let parameters = &debtor.signature.parameters;
+            let all_collected = parameters.iter().all(|parameter| parameter.variadic != Variadic::No);
+            for (owed, parameter) in out.params.iter_mut().zip(parameters) {
+                *owed &= !all_collected && parameter.variadic != Variadic::Keywords;
             }
         }
         out
@@ -396,6 +399,7 @@ fn told_of<'a>(source: &'a Source, doc: &'a DocComment, demand: Owe) -> Vec<&'a 
         let words = for_tools(source, doc, "param").flat_map(str::split_whitespace);
         names.extend(words.filter_map(|word| word.trim_start_matches(['&', '.']).strip_prefix('$')));
         names.extend(listed(source, doc));
+        names.extend(listed_keys(source, doc));
     }
     names
 }
@@ -484,6 +488,17 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
         let text = behind.strip_prefix([':', '-', '–', '—', '='])?;
         // A value or an operator (`load::mass`, `load->mass`) follows at once.
         (text.starts_with(' ') && text.trim().len() > 2).then_some(&item[..end])
+    })
+}
+
+/// Returns the keys that items of a list in an entry open with, as Ruby writes them: "- `:unit => 'kg'`: what to count in".
+fn listed_keys<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &'a str> {
+    let rows = doc.entries.iter().filter(|_| doc.notation.as_str() == "tags");
+    rows.flat_map(|entry| entry.lines.0 + 1..entry.lines.1).filter_map(|row| {
+        let item = source.slice(*doc.lines.get(row as usize)?).trim_start();
+        let key = item.strip_prefix(['-', '*'])?.trim_start().trim_start_matches('`').strip_prefix(':')?;
+        let end = key.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(key.len());
+        (end > 0).then(|| &key[..end])
     })
 }
 

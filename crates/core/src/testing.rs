@@ -135,7 +135,7 @@ fn outlined(file: &FileReading<'_>) -> String {
             let _ = write!(out, " doc({}", doc.notation);
             for entry in &doc.entries {
                 let names: Vec<_> = entry.names.iter().map(|name| name.name.as_str()).collect();
-                let ty = entry.ty.map(|ty| format!(":{}", source.slice(ty))).unwrap_or_default();
+                let ty = doc.stated_type(source, entry).map(|ty| format!(":{ty}")).unwrap_or_default();
                 let _ = write!(out, "; {} {}{ty}", entry.kind.as_str(), names.join(","));
             }
             out.push(')');

@@ -86,7 +86,7 @@ fn add_others(
     });
     for entry in left {
         let page = |name: &str, origin: &'static str| EntryPage {
-            ty: entry.ty.map(|span| one_line(reading.source.slice(span))).unwrap_or_default(),
+            ty: doc.stated_type(&reading.source, entry).map(|ty| one_line(&ty)).unwrap_or_default(),
             text: entry.text.map(|span| text_in(reading, doc, span)).unwrap_or_default(),
             name: name.to_owned(),
             origin,

@@ -128,7 +128,7 @@ fn comment_of(reading: &FileReading<'_>, doc: &DocComment, place: &dyn Fn(Span) 
                 names.into_iter().map(|name| wire::Entry {
                     kind: entry.kind.as_str(),
                     name,
-                    ty: entry.ty.map(|ty| one_line(reading.source.slice(ty))),
+                    ty: doc.stated_type(&reading.source, entry).map(|ty| one_line(&ty)),
                     text: text(entry.text),
                     line: reading.source.line(entry.place().start),
                 })

@@ -297,6 +297,12 @@ impl DocComment {
         self.joined(source, span, " ")
     }
 
+    /// Returns the type that an entry states, on one line.
+    #[must_use]
+    pub fn stated_type(&self, source: &Source, entry: &Entry) -> Option<String> {
+        entry.ty.map(|ty| self.prose(source, ty))
+    }
+
     /// Returns the text of `span` with its lines trimmed and kept apart.
     #[must_use]
     pub fn text_lines(&self, source: &Source, span: Span) -> String {

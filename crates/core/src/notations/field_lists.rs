@@ -4,7 +4,7 @@ use super::Lines;
 use super::sections;
 use super::summary::{blank, complete, describe, entry, entry_name, mark};
 use super::table::{Meaning, Tag, look_up};
-use crate::model::{DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId};
+use crate::model::{DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId, Surface};
 use crate::text::Span;
 
 /// The head of a field, taken apart.
@@ -76,11 +76,24 @@ fn describe_below(doc: &mut DocComment, lines: &Lines<'_>, heads: &[(usize, Head
     }
 }
 
-/// Shields the options of directives, which are written like fields, directly below the directive.
+/// Directives whose body is shown as it is.
+const CODE: &[&str] = &["code-block::", "code::", "sourcecode::", "parsed-literal::"];
+
+/// Shields the options of directives and the code in them, which are written like fields, directly below the directive.
 fn shield_options(lines: &Lines<'_>, shielded: &mut [bool]) {
     let mut directive = None;
+    let mut code = None;
     for (at, shield) in shielded.iter_mut().enumerate() {
         let text = lines.trimmed(at);
+        // Code is what it shows, down to where it ends.
+        code = code.filter(|&indent| text.is_empty() || lines.indent(at) > indent);
+        if code.is_some() {
+            *shield = true;
+            continue;
+        }
+        if CODE.iter().any(|name| text.strip_prefix(".. ").is_some_and(|rest| rest.starts_with(name))) {
+            code = Some(lines.indent(at));
+        }
         if text.starts_with(".. ") {
             directive = text.contains("::").then(|| lines.indent(at));
         } else if directive.is_some_and(|indent| text.starts_with(':') && lines.indent(at) > indent) {
@@ -138,7 +151,14 @@ fn read_field(
             types.extend(text.map(|ty| (EntryKind::Param, Some(bare(head.argument)), ty)));
         }
         Some(Meaning::ReturnType) => types.extend(text.map(|ty| (EntryKind::Returns, None, ty))),
-        Some(Meaning::Hidden) => doc.hidden |= head.argument.trim() == "private",
+        // What is told to be private is asked for nothing, and is checked all the same.
+        Some(Meaning::Hidden) => {
+            doc.surface = match head.argument.trim() {
+                "private" => Some(Surface::Private),
+                "public" => Some(Surface::Public),
+                _ => doc.surface,
+            };
+        }
         Some(Meaning::Deprecated) => doc.deprecated = true,
         Some(Meaning::Inherits) => doc.inherits = true,
         Some(Meaning::Surface(surface)) => doc.surface = Some(surface),

@@ -4,7 +4,7 @@ use super::Lines;
 use super::field_lists::exception_name;
 use super::notation::{Addition, NewEntry, Notation, Order, TypeCustom, WriteStyle, Writer, title};
 use super::sections::{self, SectionLines};
-use super::summary::{blank, complete, describe, section};
+use super::summary::{blank, complete, describe, describe_from, section};
 use crate::model::{Dialect, DocComment, Entry, EntryKind, NotationId};
 use crate::text::{Span, narrow};
 
@@ -119,8 +119,26 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
         }
     }
     sections::close_sections(&mut doc, lines);
+    if doc.summary.is_none() && !headings.is_empty() {
+        describe_below(&mut doc, lines);
+    }
     complete(&mut doc);
     doc
+}
+
+/// Takes what stands below the entries for the description, where nothing stands above them.
+fn describe_below(doc: &mut DocComment, lines: &Lines<'_>) {
+    let within = |row: usize| {
+        doc.sections.iter().any(|section| (section.lines.0..section.lines.1).contains(&narrow(row)))
+    };
+    let opens = doc.sections.iter().find(|section| section.kind.is_some());
+    let from = opens.map_or(lines.len(), |section| section.lines.1 as usize);
+    let free = |row: usize| !within(row) && !lines.is_blank(row);
+    let Some(first) = (from..lines.len()).find(|&row| free(row)) else { return };
+    let upto = (first..lines.len()).find(|&row| within(row)).unwrap_or(lines.len());
+    if lines.trimmed(first).starts_with(char::is_alphabetic) && !lines.shielded()[first] {
+        describe_from(doc, lines, (first, 0), upto);
+    }
 }
 
 fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading, end): (usize, usize)) {

@@ -14,6 +14,7 @@ mod google;
 mod headings;
 mod labels;
 mod lines;
+mod long_types;
 mod notation;
 mod numpy;
 mod prose;

@@ -66,8 +66,10 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     let base = sections::base_indent(lines);
     for (number, heading) in headings.iter().enumerate() {
         let limit = headings.get(number + 1).map_or(lines.len(), |next| next.row);
-        // A heading of the author's own ends the section as well.
-        let end = (heading.row + 2..limit).find(|&row| is_underlined(lines, row)).unwrap_or(limit);
+        // A heading of the author's own ends the section as well, and an example at the left edge.
+        let shows = |row: usize| lines.trimmed(row).starts_with(">>> ") && lines.indent(row) <= base;
+        let end =
+            (heading.row + 2..limit).find(|&row| is_underlined(lines, row) || shows(row)).unwrap_or(limit);
         let mut made =
             section(heading.title, heading.kind, sections::heading_span(lines, heading.row), heading.row);
         made.lines.1 = narrow(end);

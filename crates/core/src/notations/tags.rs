@@ -4,6 +4,7 @@
 //! "Standard tags". The type in braces and the name in brackets are read as other languages write them.
 
 use super::fields;
+use super::long_types::long_type;
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
 use super::summary::{
     blank, complete, describe, describe_by_tag, entry, entry_name, first_word, mark, type_end,
@@ -181,6 +182,7 @@ const TABLE: &[Tag] = &[
     ("tutorial", Meaning::Mark),
     ("type", Meaning::Mark),
     ("typedef", Meaning::Mark),
+    ("typedefn", Meaning::Mark),
     ("usecase", Meaning::Mark),
     ("used", Meaning::Mark),
     ("uses", Meaning::Mark),
@@ -241,6 +243,7 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
         .filter(|(_, name)| is_tag(name))
         .collect();
     let opens = without_verbatim(lines, opens);
+    let opens = without_those_in_types(lines, opens);
     let opens = read_directives(&mut doc, lines, opens);
     describe(&mut doc, lines, opens.first().map_or(lines.len(), |&(at, _)| at));
     for (number, &(at, name)) in opens.iter().enumerate().filter(|(_, (_, name))| !name.is_empty()) {
@@ -265,6 +268,20 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     }
     complete(&mut doc);
     doc
+}
+
+/// Leaves out what stands inside a type that goes on over lines: a key may look like a tag, `@unit?: string`.
+fn without_those_in_types<'t>(lines: &Lines<'_>, mut opens: Vec<(usize, &'t str)>) -> Vec<(usize, &'t str)> {
+    let mut within = 0;
+    opens.retain(|&(at, name)| {
+        if at < within {
+            return false;
+        }
+        let behind = lines.text(at)[offset_behind(lines, at, name)..].trim_start_matches(':').trim_start();
+        within = long_type(lines, behind, (at, lines.len())).map_or(within, |long| long.row + 1);
+        true
+    });
+    opens
 }
 
 /// Tags whose text is a word.
@@ -372,6 +389,10 @@ fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, u
         (meaning, standing) = (None, MarkStanding::Unknown);
     }
     let script = lines.dialect().is_script();
+    if script && name == "suppress" {
+        // Says there what a checker of types is to pass over, and hides nothing.
+        meaning = Some(Meaning::Mark);
+    }
     if script && matches!(standing, MarkStanding::Near(known) if name.eq_ignore_ascii_case(known)) {
         // Upper and lower case are one there: `@fileOverview`.
         standing = MarkStanding::Known;
@@ -418,7 +439,21 @@ fn read_entry(
         row += 1;
         rest = lines.text(row).trim_start();
     }
-    if dialect == Dialect::Php {
+    if let Some(long) = long_type(lines, rest, (row, rows.1)).filter(|_| kind != EntryKind::Throws) {
+        found.ty = Some(long.ty);
+        row = long.row;
+        let (word, behind) = first_word(long.behind);
+        let named =
+            has_name && (dialect != Dialect::Php || word.trim_start_matches(['&', '.']).starts_with('$'));
+        rest = match dialect {
+            Dialect::Php if named => {
+                found.names.extend(entry_name(lines, word));
+                behind
+            }
+            _ if named => read_named(&mut found, lines, long.behind.trim_start()),
+            _ => long.behind.trim_start(),
+        };
+    } else if dialect == Dialect::Php {
         rest = read_typed(&mut found, lines, rest);
     } else {
         rest = read_type(&mut found, lines, rest);

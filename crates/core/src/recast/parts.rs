@@ -58,7 +58,7 @@ pub(super) fn parts(doc: &DocComment, lines: &Lines<'_>) -> Option<(usize, Vec<P
         match cover.what {
             What::Entry(entry, beside, results_at) => {
                 let listed = results_at.and_then(|indent| results((from, upto), indent, lines));
-                let item = listed.unwrap_or_else(|| item(entry, lines));
+                let item = listed.unwrap_or_else(|| item(entry, doc, lines));
                 match out.last_mut() {
                     Some(Part::Entries(group)) if group.kind == entry.kind && group.beside == beside => {
                         group.items.push(item);
@@ -191,10 +191,10 @@ fn dedent(rows: &[&str]) -> Vec<String> {
     rows[first..end].iter().map(|line| line.get(common..).unwrap_or_default().to_owned()).collect()
 }
 
-fn item(entry: &Entry, lines: &Lines<'_>) -> Item {
+fn item(entry: &Entry, doc: &DocComment, lines: &Lines<'_>) -> Item {
     let source = lines.source();
     let names = entry.names.iter().map(|name| starred(name, lines)).collect();
-    let ty = entry.ty.map(|ty| source.slice(ty).split_whitespace().collect::<Vec<_>>().join(" "));
+    let ty = doc.stated_type(source, entry).map(|ty| ty.split_whitespace().collect::<Vec<_>>().join(" "));
     let text = entry.text.map(|text| text_of(entry, text, lines)).unwrap_or_default();
     Item { names, ty, text, further: Vec::new() }
 }

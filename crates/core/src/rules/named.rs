@@ -3,7 +3,7 @@
 
 use super::repair::{Repair, Rows, sorted_by_key};
 use super::{Context, Findings};
-use crate::model::{Construction, Declaration, Dialect, Entry, EntryKind, EntryName, Kind, Name};
+use crate::model::{Construction, Declaration, Dialect, Entry, EntryKind, EntryName, Kind, Name, Parameter};
 use crate::notations::is_title_of_text;
 use crate::pairing::{Match, Side};
 use crate::text::{Edit, Span, is_filled_by_code, is_wordless};
@@ -76,7 +76,12 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
     }
     for paired in &side.names {
         let (written, name) = named(context, paired.entry, paired.name);
-        let entry = context.spell(sort.kind, name.name.as_str());
+        let mut entry = context.spell(sort.kind, name.name.as_str());
+        // A field of its own for the type is quoted as what it is.
+        let head = context.line(written.lines.0).trim_start();
+        if head.strip_prefix([':', '@']).is_some_and(|field| field.starts_with("type ")) {
+            entry = entry.replacen("param", "type", 1);
+        }
         match paired.is {
             Match::Renamed(_) | Match::Unknown
                 if is_set_aside(context, name.name.as_str()) || is_below_filled(context, name.span) => {}
@@ -213,6 +218,15 @@ fn is_set_aside(context: &Context<'_>, name: &str) -> bool {
     if context.file.language.dialect == Dialect::Ruby && matches!(name, "block" | "blk") {
         // A block is taken without being named.
         return memchr::memmem::find(context.slice(declaration.span).as_bytes(), b"yield").is_some();
+    }
+    if context.file.language.dialect == Dialect::Ruby
+        && matches!(name, "options" | "opts" | "args" | "params")
+    {
+        // What callers pass by its key may be told as the hash that it once was.
+        let by_key = |parameter: &Parameter| {
+            context.file.source.text()[parameter.span.end as usize..].starts_with(':')
+        };
+        return declaration.signature.parameters.iter().any(by_key);
     }
     let in_string = |declaration: &Declaration| {
         let start = declaration.span.start;

@@ -8,7 +8,7 @@ use crate::index::Family;
 use crate::model::{
     Answer, Body, Declaration, Dialect, Entry, EntryKind, Kind, Level, Mark, RuleId, Signature,
 };
-use crate::text::{Source, Span, is_wordless, split_words, surely_says_more};
+use crate::text::{Source, Span, is_wordless, narrow, split_words, surely_says_more};
 use crate::types;
 
 pub(super) static MISSING: Rule = Rule {
@@ -175,11 +175,12 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
 /// Texts that only say that nothing comes back.
 const NOTHING: &[&str] = &[
     "never", "void", "none", "nothing", "null", "undefined", "nil", "unit", "n/a", "no value",
-    "no return value", "no return values", "no value is returned",
+    "no return value", "no return values", "no value is returned", "nill",
 ];
 
 /// Types that hold the value which comes back where nothing is said to.
-const HOLD_NOTHING: &[&str] = &["null", "nil", "none", "undefined", "mixed", "any", "unknown", "optional"];
+const HOLD_NOTHING: &[&str] =
+    &["null", "nil", "none", "undefined", "mixed", "any", "unknown", "optional", "void"];
 
 /// Tells whether a type, of several parts perhaps, holds the value that comes back where nothing is said to.
 fn holds_nothing(ty: &str) -> bool {
@@ -275,9 +276,20 @@ fn ends_by_throwing(context: &Context<'_>) -> bool {
     let throws = |last: &str| {
         // Some have a function for it: `ScaleError.throwNotImplemented()`.
         let callee = last.split('(').next().and_then(|path| path.rsplit('.').next()).unwrap_or_default();
-        last.starts_with("throw ") || (last.contains('(') && callee.starts_with("throw"))
+        let calls = last.contains('(');
+        last.starts_with("throw ") || (calls && (callee.starts_with("throw") || complains(last)))
     };
     declaration.kind != Kind::Constructor && last.is_some_and(|last| throws(last.trim_start()))
+}
+
+/// Tells whether a call says that it stands in for what others write: `trigger_error('Call to abstract class')`.
+fn complains(call: &str) -> bool {
+    const SAYS: &[&str] = &[
+        "abstract", "not implemented", "never be called", "must be implemented", "be overrid",
+        "must override",
+    ];
+    let lower = call.to_ascii_lowercase();
+    SAYS.iter().any(|says| lower.contains(says)) && lower.contains(['\'', '"'])
 }
 
 /// Tells whether a body is there and holds nothing but remarks, or only leaves.
@@ -386,7 +398,10 @@ fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
         word.starts_with('`') || is_value(&word) || is_value(slice(entry.ty))
     };
     let of_values = other && of_value(first) && of_value(second);
-    if (each && other) || of_values || entries(context).any(of_part) {
+    // Nor is what a promise is settled with, one way and the other: "Resolves: the load", "Rejects: with an error".
+    let rejects = |entry: &Entry| first_word(entry).to_ascii_lowercase().starts_with("reject");
+    let of_outcomes = rejects(second) && !rejects(first);
+    if (each && other) || of_values || of_outcomes || entries(context).any(of_part) {
         return;
     }
     let message = "what comes back has a second entry; keep one of the two".to_owned();
@@ -400,17 +415,24 @@ fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
     for entry in entries(context).filter(|entry| entry.ty.is_none() && entry.value.is_none()) {
         let said =
             entry.text.is_some_and(|span| !is_wordless(context.slice(span)) || context.slice(span).len() > 2);
-        // What stands directly below, which its author did not indent.
-        let goes_on = context.doc.lines.get(entry.lines.1 as usize).is_some_and(|&line| {
-            let below = context.slice(line).trim();
-            entry.section > 0 && !below.is_empty() && !below.ends_with(':')
-        });
-        if !said && !goes_on {
+        if !said && !goes_on_below(context, entry) {
             let message =
                 "the entry for what comes back says nothing; describe the value or remove it".to_owned();
             findings.report(entry.tag, "", message).done();
         }
     }
+}
+
+/// Tells whether text stands below an entry of a section that its author did not indent, perhaps behind blank lines.
+fn goes_on_below(context: &Context<'_>, entry: &Entry) -> bool {
+    let rows = entry.lines.1..narrow(context.doc.lines.len());
+    let text = |row: u32| context.doc.lines.get(row as usize).map_or("", |&line| context.slice(line)).trim();
+    let below = rows.clone().find(|&row| !text(row).is_empty());
+    let heads = |row: u32| context.doc.sections.iter().any(|section| section.lines.0 == row);
+    entry.section > 0
+        && below.is_some_and(|row| {
+            !heads(row) && (!text(row).ends_with(':') || text(row).contains(' ') && row > rows.start)
+        })
 }
 
 const FILLERS: &[&str] = &["the", "a", "an", "of", "value", "result", "returns", "return", "s"];

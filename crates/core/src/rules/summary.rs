@@ -26,7 +26,15 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
     // Comments of only types, marks or inherit tags are no descriptions that went missing, and what is deprecated says
     // there what there is to say.
     let is_tag = |text: Span| context.slice(text).trim_start().starts_with('@');
-    let says = doc.entries.iter().any(|entry| entry.text.is_some_and(|text| !is_tag(text)));
+    // A bound says nothing of what it is for: `@template Load of Crate`.
+    let is_bound = |entry: &Entry, text: Span| {
+        let text = context.slice(text);
+        entry.kind == EntryKind::TypeParam && (text.starts_with("of ") || text.starts_with("as "))
+    };
+    let says = doc
+        .entries
+        .iter()
+        .any(|entry| entry.text.is_some_and(|text| !is_tag(text) && !is_bound(entry, text)));
     if doc.summary.is_some() || doc.blank || doc.inherits || doc.deprecated || !says {
         return;
     }
@@ -58,7 +66,8 @@ fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
     let outline = context.file.outline;
     let described = declaration.kind == Kind::Constructor
         && declaration.owner.is_some_and(|owner| outline.declaration(owner).comment.doc.is_some());
-    if described || doc.entries.iter().all(|entry| entry.kind == EntryKind::Returns) {
+    let gives = |entry: &Entry| matches!(entry.kind, EntryKind::Returns | EntryKind::Yields);
+    if described || doc.entries.iter().all(gives) {
         report.only_note();
     } else {
         report.done();

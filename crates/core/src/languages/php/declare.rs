@@ -105,6 +105,7 @@ pub(super) fn callable<'t>(walk: &mut Walk<'t, Php>, node: Node<'t>, is: Php) {
         .field(node, "body")
         .is_some_and(|body| memchr::memmem::find(walk.text(body).as_bytes(), b"func_get_arg").is_some());
     declaration.signature.returns = if constructor { Returns::nothing() } else { returns(walk, node) };
+    declaration.signature.returns.exempt = is == Php::Method && named_like_its_class(walk, node, text);
     if MAGIC.contains(&text) {
         declaration.excuses.push(Excuse::Conventional);
     }
@@ -113,6 +114,16 @@ pub(super) fn callable<'t>(walk: &mut Walk<'t, Php>, node: Node<'t>, is: Php) {
         declaration.excuses.push(Excuse::EmptyConstructors);
     }
     walk.enter(declaration);
+}
+
+/// Says whether a method is called like its class: up to PHP 7 that made it the constructor, whose value
+/// nobody sees.
+fn named_like_its_class<'t>(walk: &Walk<'t, Php>, node: Node<'t>, name: &str) -> bool {
+    node.parent()
+        .and_then(|body| body.parent())
+        .filter(|&class| walk.kind(class) == Some(Php::Class))
+        .and_then(|class| walk.field(class, "name"))
+        .is_some_and(|class| walk.text(class).eq_ignore_ascii_case(name))
 }
 
 /// Types that say too little by themselves.

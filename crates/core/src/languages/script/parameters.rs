@@ -29,6 +29,9 @@ pub(super) fn parameters<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Par
     for parameter in each.iter_mut().filter(|parameter| is_taken_apart(walk, parameter, list)) {
         *parameter = taken_apart(parameter.span);
     }
+    for parameter in each.iter_mut().filter(|parameter| !parameter.exempt) {
+        parameter.exempt = !walk.is_typed() && is_left_unused(walk, parameter, node);
+    }
     if let [only] = each.as_mut_slice() {
         only.keyed |= holds_options(walk, only);
     }
@@ -53,6 +56,14 @@ fn is_taken_apart(walk: &Walk<'_, Script>, parameter: &Parameter, list: Node<'_>
         let (before, after) = (&near[..at], &near[at + name.len()..]);
         (before.ends_with("= ") && after.starts_with(['.', '['])) || after.starts_with(" === void 0 ? {")
     })
+}
+
+/// Tells whether a parameter is marked as unused by its underscore, and is: without types, others have one as well.
+fn is_left_unused(walk: &Walk<'_, Script>, parameter: &Parameter, node: Node<'_>) -> bool {
+    let name = parameter.named().map_or("", |name| name.as_str());
+    let marked = name.len() > 1 && name.starts_with('_');
+    let body = if marked { walk.field(node, "body") } else { None };
+    body.is_some_and(|body| memchr::memmem::find(walk.text(body).as_bytes(), name.as_bytes()).is_none())
 }
 
 /// Returns the function that a compiler moved an asynchronous body with its parameters to, whose defaults may throw: `return

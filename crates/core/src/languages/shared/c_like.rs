@@ -36,9 +36,10 @@ pub(in crate::languages) fn without_comments(code: &str) -> Cow<'_, str> {
     Cow::Owned(out)
 }
 
-/// Tells whether a comment is `/** */` documentation.
+/// Tells whether a comment is `/** */` documentation. What opens with `/**#@` begins or ends a group of declarations that
+/// share their tags.
 pub(in crate::languages) fn is_doc_block(text: &str) -> bool {
-    text.starts_with("/**") && text.len() > 4 && !is_banner(text)
+    text.starts_with("/**") && text.len() > 4 && !is_banner(text) && !text.starts_with("/**#@")
 }
 
 /// Tells whether a line of a comment opens with one of these tags.
