@@ -132,6 +132,16 @@ impl Pass<'_> {
         wraps
     }
 
+    /// Tells whether brackets hold a name twice, in small letters and in capitals: a macro makes of it what the linker
+    /// knows a procedure of Fortran by.
+    fn is_name_in_both_cases(&self, from: usize, upto: usize) -> bool {
+        let names = (self.word(from + 1), self.word(from + 3));
+        upto == from + 4
+            && self.code[from + 2].is(b',')
+            && names.0 != names.1
+            && names.0.eq_ignore_ascii_case(names.1)
+    }
+
     /// Looks at a word in capitals with parentheses, in front of what is declared.
     pub(super) fn take_called(
         &mut self,
@@ -152,6 +162,8 @@ impl Pass<'_> {
                         }
                         head.types += 1;
                     }
+                    // `void FORTRAN(name, NAME)(parameters)`
+                    None if self.is_name_in_both_cases(from, upto) => self.blank_lexemes(from + 2, upto - 1),
                     // `int CALLBACK(name)(parameters)`
                     None => self.mask_inner(from, upto),
                 }

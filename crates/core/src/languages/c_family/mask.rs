@@ -730,6 +730,7 @@ mod tests {
             ("typedef struct { int a; } PACKED vat_t;", "typedef struct { int a; } vat_t;"),
             ("typedef struct __attribute__((packed)) { int a; } vat_t;", "typedef struct { int a; } vat_t;"),
             ("VAT_FUNCTION(VAT_RV, f)(int a) { g(); }", "VAT_RV f (int a) {}"),
+            ("void VAT_FORTRAN(f,F)(const char*, int *b);", "void (f )(const char*, int *b);"),
             ("VAT_FUNCTION(const char *, f)(int a);", "const char * f (int a);"),
             ("0x12, 0x34, 0x56,\n\"ab\", \"cd\"\nint f(void);", "int f(void);"),
             ("-1, &g, .a = 2,\n[B] = 3, SORT(c, 1), D,\nint f(void), *g(int a);", "int f(void), *g(int a);"),

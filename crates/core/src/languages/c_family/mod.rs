@@ -140,6 +140,34 @@ fn is_reference<'t>(lexemes: &[Lexeme], at: usize, word: &dyn Fn(usize) -> &'t s
         && lexemes.get(at + 2).is_some_and(|next| next.is(b',') || next.is(b')'))
 }
 
+/// Tells whether the sign of a reference stands in the list of a function that is declared, its type named and its line
+/// ended: `void weigh(const Scale &scale, Load &load);`. In C a call could look like its list, and never like its head.
+fn is_reference_of_prototype<'t>(lexemes: &[Lexeme], at: usize, word: &dyn Fn(usize) -> &'t str) -> bool {
+    let listed = at > 3
+        && !word(at - 1).is_empty()
+        && matches!(lexemes[at - 2].sort, Sort::Sign(b'(' | b','))
+        && !word(at + 1).is_empty()
+        && lexemes.get(at + 2).is_some_and(|next| next.is(b',') || next.is(b')'));
+    let plain =
+        |at: &usize| !word(*at).is_empty() || matches!(lexemes[*at].sort, Sort::Sign(b'*' | b'&' | b','));
+    let open = || (1..at - 1).rev().take(60).find(|at| !plain(at)).filter(|&at| lexemes[at].is(b'('));
+    let close = || (at + 2..lexemes.len()).take(60).find(|at| !plain(at)).filter(|&at| lexemes[at].is(b')'));
+    let heads = |open: usize| {
+        let ty = open.checked_sub(2).map_or("", word);
+        let begins = open < 3
+            || matches!(
+                lexemes[open - 3].sort,
+                Sort::Sign(b';' | b'}' | b'{') | Sort::Directive | Sort::Comment
+            );
+        begins
+            && !word(open - 1).is_empty()
+            && !ty.is_empty()
+            && !matches!(ty, "return" | "else" | "case" | "goto")
+    };
+    let ends = |close: usize| lexemes.get(close + 1).is_some_and(|next| next.is(b';') || next.is(b'{'));
+    listed && open().is_some_and(heads) && close().is_some_and(ends)
+}
+
 /// Tells whether a header, whose ending both languages have, is one of C++.
 pub(super) fn is_cpp_header(text: &str) -> bool {
     let lexemes = lexer::lex(text);
@@ -173,7 +201,9 @@ pub(super) fn is_cpp_header(text: &str) -> bool {
             _ => false,
         },
         Sort::Sign(b'<') => is_list_type(&lexemes, at, &word),
-        Sort::Sign(b'&') => is_reference(&lexemes, at, &word),
+        Sort::Sign(b'&') => {
+            is_reference(&lexemes, at, &word) || is_reference_of_prototype(&lexemes, at, &word)
+        }
         // `~Scale()` where a member begins.
         Sort::Sign(b'~') => {
             let begins = at > 0

@@ -103,6 +103,8 @@ fn parameter<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Option<Parameter> {
             found.exempt &= !kept;
             found.default = default.map(|value| walk.span(value)).or(found.default);
             found.optional = kind == Script::OptionalParameter || found.default.is_some();
+            // What its type holds has comments of its own: `options: { /** What to count in. */ unit: string }`.
+            found.told |= found.ty.is_some_and(|ty| walk.source.slice(ty).contains("/**"));
             Some(found)
         }
         Some(Script::Decorator) => None,
