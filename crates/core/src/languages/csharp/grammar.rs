@@ -6,7 +6,7 @@ use std::sync::LazyLock;
 use tree_sitter::Node;
 
 use super::kinds::{self, CSharp};
-use super::{CSHARP, declare, flow};
+use super::{CSHARP, declare, flow, pointers};
 use crate::languages::shared::{
     Braces, Heads, block_form, first_branches, is_test_path, literals, plain_words, without_plain_bodies,
 };
@@ -69,18 +69,25 @@ impl Grammar for CSharpGrammar {
         without_plain_bodies(Given::all(text), text, &BRACES)
     }
 
+    fn plainer<'s>(&self, text: &'s str) -> Option<Given<'s>> {
+        let mut blanks = pointers::dereferences(text);
+        // The grammar reads no `partial` behind `ref` (ECMA-334, 16.2.2 allows it).
+        blanks.extend(text.match_indices("ref partial struct ").map(|(at, _)| at..at + "ref".len()));
+        blanks.sort_by_key(|blank| blank.start);
+        (!blanks.is_empty()).then(|| Given::with_blanks(text, &blanks))
+    }
+
     fn mask_again<'s>(&self, text: &'s str, errors: &[Span], attempt: usize) -> Option<Given<'s>> {
         if attempt > 1 {
             return None;
         }
+        let plain = self.plainer(text);
+        let text = plain.as_ref().map_or(text, |given| given.text());
         let branches = first_branches(text, errors, attempt > 0);
         let base = branches.as_ref().map_or(text, |given| given.text());
-        let mut blanks = values_of_called(base, errors);
-        // The grammar reads no `partial` behind `ref` (ECMA-334, 16.2.2 allows it).
-        blanks.extend(base.match_indices("ref partial struct ").map(|(at, _)| at..at + "ref".len()));
-        blanks.sort_by_key(|blank| blank.start);
-        if blanks.is_empty() {
-            return branches;
+        let blanks = values_of_called(base, errors);
+        if branches.is_none() && blanks.is_empty() {
+            return None;
         }
         Some(Given::replaced(Given::with_blanks(base, &blanks).text().to_owned()))
     }

@@ -12,6 +12,7 @@ mod flow;
 pub(super) mod grammar;
 mod kinds;
 mod parameters;
+mod pointers;
 mod types;
 
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};

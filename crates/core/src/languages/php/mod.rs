@@ -5,6 +5,7 @@
 //! `static` and `never`, functions outside classes, throws inside expressions.
 
 mod declare;
+mod plain;
 mod types;
 
 use std::sync::LazyLock;
@@ -136,6 +137,10 @@ impl Grammar for PhpGrammar {
             return Given::all(text);
         }
         without_plain_bodies(Given::all(text), text, &BRACES)
+    }
+
+    fn plainer<'s>(&self, text: &'s str) -> Option<Given<'s>> {
+        plain::plainer(text).map(Given::replaced)
     }
 
     fn comment(&self, text: &str) -> CommentForm {

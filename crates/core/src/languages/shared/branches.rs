@@ -24,11 +24,25 @@ pub(in crate::languages) fn first_branches<'s>(
     };
     let mut blanks = Vec::new();
     for group in groups(text).into_iter().filter(|group| group.len() > 1 && (all || touched(group))) {
+        let last = group.len() - 1;
+        if is_never(&text[group[0].clone()]) {
+            // What never counts is no branch: the next one is the first.
+            blanks.push(group[0].start..group[1].end);
+            blanks.extend((last > 1).then(|| group[2].start..group[last].end));
+            continue;
+        }
         blanks.push(group[0].clone());
         // Everything from the second directive to the last is another branch, or a directive.
-        blanks.push(group[1].start..group[group.len() - 1].end);
+        blanks.push(group[1].start..group[last].end);
     }
     (!blanks.is_empty()).then(|| Given::with_blanks(text, &blanks))
+}
+
+/// Tells whether a directive's condition never holds.
+fn is_never(directive: &str) -> bool {
+    let condition =
+        directive.trim().trim_start_matches('#').trim_start().strip_prefix("if").unwrap_or_default();
+    matches!(condition.split("//").next().unwrap_or_default().trim(), "false" | "0")
 }
 
 /// Finds the outermost groups.
@@ -74,5 +88,9 @@ mod tests {
         assert_eq!(given.text().len(), text.len());
         assert_eq!(given.text().split_whitespace().collect::<Vec<_>>(), ["a", "b", "d"]);
         assert!(first_branches(text, &[], false).is_none());
+        let given = first_branches("a\n#if false\nb\n#else\nc\n#endif\nd\n", &[], true).unwrap();
+        assert_eq!(given.text().split_whitespace().collect::<Vec<_>>(), ["a", "c", "d"]);
+        let given = first_branches("a\n#if false // not yet\nb\n#endif\nd\n", &[], true).unwrap();
+        assert_eq!(given.text().split_whitespace().collect::<Vec<_>>(), ["a", "d"]);
     }
 }
