@@ -12,6 +12,7 @@ use crate::reading::Given;
 enum Place {
     Constructor,
     Dynamic,
+    Suspend,
     Accessor,
     Annotation,
     Modifier,
@@ -22,8 +23,8 @@ enum Place {
 const PLACES: &[(&str, Place)] = &[
     ("constructor(", Place::Constructor),
     ("constructor (", Place::Constructor),
-    ("dynamic.", Place::Dynamic),
-    ("dynamic?.", Place::Dynamic),
+    ("dynamic", Place::Dynamic),
+    ("fun suspend(", Place::Suspend),
     ("set(", Place::Accessor),
     ("get()", Place::Accessor),
     ("\n@", Place::Annotation),
@@ -45,7 +46,7 @@ static MARKS: LazyLock<AhoCorasick> =
 
 /// Gives the grammar a text without
 /// - line breaks, annotations and comments between a class's name and `constructor`, which end the class for it;
-/// - the word `dynamic` where it is a name, which it takes for a keyword;
+/// - the word `dynamic`, which it takes for a keyword where it is a name, and functions called `suspend`;
 /// - annotations on a line of their own above an accessor, or in front of one;
 /// - what is passed to an annotation with its declaration on the same line, which it may take for an expression;
 /// - modifiers behind an annotation that it takes for names, as in `annotation class Weighed`, of which it makes an
@@ -71,11 +72,13 @@ pub(super) fn mask(text: &str) -> Given<'_> {
                 }
             }
             Place::Dynamic => {
-                let name_before =
-                    text[..start].ends_with(|c: char| c.is_alphanumeric() || c == '_' || c == '.');
-                if !name_before {
+                let is_of_name = |c: char| c.is_alphanumeric() || c == '_';
+                if !text[..start].ends_with(is_of_name) && !text[found.end()..].starts_with(is_of_name) {
                     bytes.get_or_insert_with(|| text.as_bytes().to_vec())[start] = b'_';
                 }
+            }
+            Place::Suspend => {
+                bytes.get_or_insert_with(|| text.as_bytes().to_vec())[start + "fun ".len()] = b'_';
             }
             Place::Accessor => {
                 if let Some(at) = annotation_above(text, start) {

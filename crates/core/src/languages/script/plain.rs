@@ -34,8 +34,9 @@ static USING: LazyLock<Regex> = LazyLock::new(|| pattern(r"\b(using)\s*[=.,;)\]]
 static USING_EACH: LazyLock<Regex> =
     LazyLock::new(|| pattern(r"\bfor\s*(?:await\s*)?\(\s*(await\s+)?(using)\s+[\w$]+\s+of\b"));
 
-/// `abstract accessor name` (TypeScript 4.9).
-static ACCESSORS: LazyLock<Regex> = LazyLock::new(|| pattern(r"\babstract\s+(accessor)\s+[\w#$]"));
+/// `abstract accessor name` (TypeScript 4.9), and `abstract override name`, of which the grammar knows the other order.
+static ACCESSORS: LazyLock<Regex> =
+    LazyLock::new(|| pattern(r"\babstract\s+(accessor)\s+[\w#$]|\b(abstract)\s+override\b"));
 
 /// An optional parameter that is taken apart, in the type of a function: `({ load }?: Crate) => void`.
 static TAKEN_APART: LazyLock<Regex> = LazyLock::new(|| pattern(r"[}\]](\?):"));
@@ -198,6 +199,7 @@ mod tests {
             ("type A<type> = (type extends B ? C : D)", "type A<type> = (____ extends B ? C : D)"),
             ("type A = ({ b }?: C) => D", "type A = ({ b } : C) => D"),
             ("abstract accessor a: B;", "abstract          a: B;"),
+            ("abstract override a: B;", "         override a: B;"),
             ("export default function (a: B): C;", "function       ________ (a: B): C;"),
             ("for (const k in Things) {}", "for (const k in Things) {}"),
         ] {
