@@ -23,9 +23,11 @@ impl Pass<'_> {
             self.out[start..body.start].copy_from_slice(&bare.as_bytes()[..body.start - start]);
             self.blank(body.clone());
             self.blank_rest_name(start, body.start);
-            // Without any value the grammar takes the next line for one.
-            if body.len() > 1 {
-                self.out[body.start + 1] = b'0';
+            // Without any value the grammar takes the next line for one, behind a blank.
+            match body.len() {
+                0 => {}
+                1 => self.out[body.start] = b'\n',
+                _ => self.out[body.start + 1] = b'0',
             }
         } else {
             self.blank_lexeme(at);
@@ -40,6 +42,8 @@ impl Pass<'_> {
                 let condition = line[1..].trim_start()[word.len()..].trim();
                 let never = match word {
                     "if" => condition == "0" || (!self.is_cpp && condition == "defined(__cplusplus)"),
+                    // Braces that only an editor is to see.
+                    "ifdef" if condition.to_ascii_uppercase().contains("EMACS") => true,
                     "ifdef" => !self.is_cpp && condition.split(' ').next() == Some("__cplusplus"),
                     _ => false,
                 };

@@ -52,9 +52,9 @@ impl Pass<'_> {
             && matches!(items[number - 1], Item::Word(before) if matches!(self.word(before), "struct" | "union" | "enum" | "class"));
         behind_keyword
             && is_capital(self.word(at))
-            && !looks_like_macro(self.word(at))
             && match items.get(number + 1) {
                 Some(Item::Sign(sign, _)) => matches!(sign, b'*' | b'&'),
+                _ if looks_like_macro(self.word(at)) => false,
                 // `enum LOAD weigh(…)`
                 Some(Item::Word(name))
                     if items.len() == number + 3

@@ -1,10 +1,52 @@
 //! Marks and macros in front of heads that no type can be: they are taken out of the head.
 
+use super::lexer::Sort;
 use super::mask::{Item, Pass};
 use super::small::is_name;
 use super::words::{ATTRIBUTES, NO_NAMES, NOISE, TYPES, is_capital};
 
 impl Pass<'_> {
+    /// Blanks what the grammars cannot read wherever it stands: the sign of a pack of pointers, `Load*... loads`, a macro
+    /// that ends a string, `"cellar " VERSION`, and what <complex.h> makes of a type (ISO C, 7.3.1): `double complex`.
+    pub(super) fn mask_anywhere(&mut self) {
+        for found in memchr::memmem::find_iter(self.text.as_bytes(), b"*...") {
+            self.out[found] = b' ';
+        }
+        if memchr::memmem::find(self.text.as_bytes(), b"complex").is_some() {
+            self.mask_complex();
+        }
+        for at in 1..self.code.len().saturating_sub(1) {
+            let (before, next) = (&self.code[at - 1], &self.code[at + 1]);
+            let ends = matches!(next.sort, Sort::Text | Sort::Sign(b';' | b',' | b')'));
+            if before.sort == Sort::Text && ends && is_capital(self.word(at)) {
+                self.blank_lexeme(at);
+            }
+            if next.is(b'(') && is_capital(self.word(at)) && self.holds_base(at + 1) {
+                let close = (at + 2..self.code.len()).take(64).find(|&close| self.code[close].is(b'{'));
+                let close =
+                    close.and_then(|brace| (at + 2..brace).rev().find(|&close| self.code[close].is(b')')));
+                for part in [Some(at), Some(at + 1), close].into_iter().flatten() {
+                    self.blank_lexeme(part);
+                }
+            }
+        }
+    }
+
+    fn mask_complex(&mut self) {
+        for at in 1..self.code.len().saturating_sub(1) {
+            let is_real = |at: usize| matches!(self.word(at), "float" | "double");
+            if self.word(at) == "complex" && (is_real(at - 1) || is_real(at + 1)) {
+                self.blank_lexeme(at);
+            }
+        }
+    }
+
+    /// Tells whether brackets hold a base of a class: `class Tank : HIDDEN(public Vat)`.
+    pub(super) fn holds_base(&self, open: usize) -> bool {
+        let inner = self.code.get(open + 1).map_or("", |_| self.word(open + 1));
+        self.code[open].is(b'(') && matches!(inner, "public" | "private" | "protected")
+    }
+
     /// Blanks words in front of a type that are written as no type is, `_pure_ static int weigh(void)`, `_In_ int load`,
     /// with what is passed to them, and returns the rest; nothing where there is none.
     pub(super) fn without_marks(&mut self, head: &[usize]) -> Option<Vec<usize>> {

@@ -167,21 +167,6 @@ impl<'s> Pass<'s> {
         }
     }
 
-    /// Blanks what the grammar of C++ cannot read wherever it stands: the sign of a pack of pointers, `Load*... loads`,
-    /// and a macro that ends a string, `"cellar " VERSION`.
-    fn mask_anywhere(&mut self) {
-        for found in memchr::memmem::find_iter(self.text.as_bytes(), b"*...") {
-            self.out[found] = b' ';
-        }
-        for at in 1..self.code.len().saturating_sub(1) {
-            let (before, next) = (&self.code[at - 1], &self.code[at + 1]);
-            let ends = matches!(next.sort, Sort::Text | Sort::Sign(b';' | b',' | b')'));
-            if before.sort == Sort::Text && ends && is_capital(self.word(at)) {
-                self.blank_lexeme(at);
-            }
-        }
-    }
-
     fn run(&mut self) {
         let mut at = 0;
         while at < self.code.len() {
@@ -383,7 +368,8 @@ impl<'s> Pass<'s> {
                     let tagged = number > 1 && is_tag(&items[number - 2]);
                     // In front of a type's keyword, and right behind it, macros stand.
                     let spare = is_capital(word) && (keyword.is_none() || tagged);
-                    let attribute = ATTRIBUTES.contains(&word) || word == "alignas" || spare;
+                    let attribute =
+                        ATTRIBUTES.contains(&word) || word == "alignas" || spare || self.holds_base(open);
                     capital_parens |= spare;
                     parens |= self.code[open].is(b'(') && !attribute && angle == 0;
                 }
@@ -730,6 +716,13 @@ mod tests {
             ("typedef struct { int a; } PACKED vat_t;", "typedef struct { int a; } vat_t;"),
             ("typedef struct __attribute__((packed)) { int a; } vat_t;", "typedef struct { int a; } vat_t;"),
             ("VAT_FUNCTION(VAT_RV, f)(int a) { g(); }", "VAT_RV f (int a) {}"),
+            ("class Vat : HIDE(public Base<A>) { int f(); };", "class Vat : public Base<A> { int f(); };"),
+            (
+                "struct VAT_API_LIST *f(struct VAT_API_LIST *a);",
+                "struct VAT_API_LIST *f(struct VAT_API_LIST *a);",
+            ),
+            ("float complex f(double complex *a, int complex);", "float f(double *a, int complex);"),
+            ("#ifdef CONFUSE_EMACS\n}\n#endif\nint f(void);", "int f(void);"),
             ("void VAT_FORTRAN(f,F)(const char*, int *b);", "void (f )(const char*, int *b);"),
             ("VAT_FUNCTION(const char *, f)(int a);", "const char * f (int a);"),
             ("0x12, 0x34, 0x56,\n\"ab\", \"cd\"\nint f(void);", "int f(void);"),
