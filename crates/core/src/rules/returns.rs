@@ -285,8 +285,8 @@ fn ends_by_throwing(context: &Context<'_>) -> bool {
 /// Tells whether a call says that it stands in for what others write: `trigger_error('Call to abstract class')`.
 fn complains(call: &str) -> bool {
     const SAYS: &[&str] = &[
-        "abstract", "not implemented", "never be called", "must be implemented", "be overrid",
-        "must override",
+        "abstract", "not implemented", "yet implemented", "never be called", "must be implemented",
+        "be overrid", "must override",
     ];
     let lower = call.to_ascii_lowercase();
     SAYS.iter().any(|says| lower.contains(says)) && lower.contains(['\'', '"'])

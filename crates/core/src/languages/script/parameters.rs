@@ -44,14 +44,21 @@ fn taken_apart(span: Span) -> Parameter {
 }
 
 /// Tells whether a compiler made up a parameter's name, which the source took apart: `_a`, and `var _b = _a.load` first
-/// thing in the body.
+/// thing in the body, or `param`, and `let { load } = param`.
 fn is_taken_apart(walk: &Walk<'_, Script>, parameter: &Parameter, list: Node<'_>) -> bool {
     let name = parameter.named().map_or("", |name| name.as_str());
-    if !matches!(name.as_bytes(), [b'_', letter] if letter.is_ascii_lowercase()) {
+    let numbered =
+        name.strip_prefix("param").is_some_and(|rest| rest.bytes().all(|byte| byte.is_ascii_digit()));
+    if !numbered && !matches!(name.as_bytes(), [b'_', letter] if letter.is_ascii_lowercase()) {
         return false;
     }
     let behind = &walk.source.text()[walk.span(list).end as usize..];
     let near = behind.char_indices().nth(400).map_or(behind, |(at, _)| &behind[..at]);
+    if numbered {
+        let body = near.split_once('{').map_or("", |(_, body)| body.trim_start());
+        let opens = ["let {", "let [", "const {", "const ["].iter().any(|opens| body.starts_with(opens));
+        return opens && body.split(';').next().is_some_and(|first| first.ends_with(&format!("= {name}")));
+    }
     near.match_indices(name).any(|(at, _)| {
         let (before, after) = (&near[..at], &near[at + name.len()..]);
         (before.ends_with("= ") && after.starts_with(['.', '['])) || after.starts_with(" === void 0 ? {")

@@ -37,3 +37,23 @@ export function drain(_a) {
 export function take(_a) {
     tanks.push(_a);
 }
+
+/**
+ * Makes a day ready. With all that belongs to it.
+ *
+ * @param {object} options - What it takes.
+ * @param {number} options.load - The load.
+ */
+export function makeDay(param) {
+    let { load } = param;
+    use(load);
+}
+
+/**
+ * Ends a day. With all that belongs to it.
+ *
+ * @param {object} options - What it takes.
+ */
+export function endDay(param) {
+    use(param);
+}
