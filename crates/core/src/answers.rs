@@ -122,7 +122,8 @@ pub(crate) fn speaks_of_yielding(text: &str) -> bool {
 /// Tells whether a summary says what is yielded, one by one.
 pub(crate) fn iterates(summary: &str) -> bool {
     let lower = summary.to_lowercase();
-    let mut words = lower.split_whitespace();
+    // "Recursively iterates …"
+    let mut words = lower.split_whitespace().skip_while(|word| word.ends_with("ly"));
     match words.next() {
         Some("iterate" | "iterates" | "generate" | "generates") => true,
         // "Generator for the crates of a shelf."

@@ -83,6 +83,7 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
             entry = entry.replacen("param", "type", 1);
         }
         match paired.is {
+            Match::Unknown if is_of_another_form(context, written) => {}
             Match::Renamed(_) | Match::Unknown
                 if is_set_aside(context, name.name.as_str()) || is_below_filled(context, name.span) => {}
             Match::Unknown if is_constant_told(context, name) => {}
@@ -202,6 +203,19 @@ fn stands_for_more(sort: &Sort, context: &Context<'_>, at: usize) -> bool {
     };
     context.file.language.notation.as_str() == "commands"
         && sort.at(context, at).is_some_and(|(name, _)| is_macro(name))
+}
+
+/// Tells whether an entry stands below a paragraph that tells of another form of the call: "Alternatively, you may give
+/// …". A decorator may take those in the declaration's place.
+fn is_of_another_form(context: &Context<'_>, entry: &Entry) -> bool {
+    let decorated = context.declaration().span.start < context.declaration().name_span.start
+        && context.file.language.dialect == Dialect::Plain;
+    let before = entry.lines.0 as usize;
+    decorated
+        && context.doc.lines.iter().take(before).any(|&line| {
+            let line = context.slice(line).trim_start();
+            line.starts_with("Alternatively,") || line.starts_with("Alternatively you")
+        })
 }
 
 /// Tells whether an entry stands below a line that code fills in: that may have opened another list (attributes).

@@ -393,7 +393,8 @@ fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
     let of_part = |entry: &Entry| first_word(entry).contains('.');
     // So do values: `true` if it is full, `false` if it is empty, with braces around or without.
     let of_value = |entry: &Entry| {
-        let is_value = |word: &str| matches!(word, "true" | "false" | "null" | "undefined");
+        let is_value =
+            |word: &str| matches!(word, "true" | "false" | "null" | "undefined" | "True" | "False" | "None");
         let word = first_word(entry);
         word.starts_with('`') || is_value(&word) || is_value(slice(entry.ty))
     };
