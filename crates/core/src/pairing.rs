@@ -318,7 +318,9 @@ fn answer_nameless(side: &mut Side, slots: &[Slot<'_>]) {
 
 /// Pairs unknown names and parameters without entry that are mutually nearest, and near.
 fn pair_near(doc: &DocComment, side: &mut Side, slots: &[Slot<'_>]) {
-    let (unknown, missing) = (unknown(side), missing(side, slots));
+    let (unknown, mut missing) = (unknown(side), missing(side, slots));
+    // What takes all further arguments is not meant by one of several names.
+    missing.retain(|&at| unknown.len() == 1 || !is_bare_rest(&slots[at]));
     let spelt = |at: usize| doc.entries[side.names[at].entry].names[side.names[at].name].name.as_str();
     let named = |at: usize| match &slots[at] {
         Slot::Named(name, _) => name.as_str(),

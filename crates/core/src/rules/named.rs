@@ -68,6 +68,10 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
         return;
     }
     let declares_none = matches!(context.file.language.dialect, Dialect::JavaScript | Dialect::Php);
+    // What an accessor of Ruby takes when it is assigned has a name in its comment alone.
+    if context.file.language.dialect == Dialect::Ruby && context.declaration().kind == Kind::Property {
+        return;
+    }
     // The comment is where they are declared; or there are none in the language, and the tag means another thing.
     let language = context.file.language;
     let elsewhere = declares_none || language.untyped || !language.generic;

@@ -36,3 +36,20 @@ class Depot
     @crates.each(&block)
   end
 end
+
+# A scale that is switched.
+class Scale
+  # Whether it is on.
+  #
+  # @return [Boolean] the state
+  # @param [Boolean] state what to switch to
+  attr_accessor :switched
+
+  # Asks the scale.
+  #
+  # @param [Array<String>] keys what to ask for
+  # @param [Array<String>] argv what to ask with
+  def ask(*args)
+    @line.send(args)
+  end
+end
