@@ -533,15 +533,16 @@ fn read_named<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t st
 }
 
 /// Tells whether a word is not yet the name: a hyphen that parts the type from it, `{number} - load - what lies on it`, or
-/// a type without its braces, `Object crate what lies on it`.
+/// a type without its braces, `Object crate what lies on it`, or in brackets, `(Crate) crate`.
 fn stands_before_name(found: &Entry, (word, behind): (&str, &str)) -> bool {
     let (next, after) = first_word(behind);
     if word == "-" {
         return after.trim_start().starts_with("- ");
     }
+    let in_brackets = word.starts_with('(') && word.ends_with(')');
     found.kind == EntryKind::Param
         && found.ty.is_none()
-        && is_type_of_language(word)
+        && (in_brackets || is_type_of_language(word))
         && next.starts_with(|c: char| c.is_alphabetic() || matches!(c, '_' | '$'))
         && next.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '$' | '.'))
         && !matches!(next, "of" | "to" | "for" | "that" | "which" | "with" | "containing" | "the")

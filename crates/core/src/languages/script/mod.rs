@@ -143,9 +143,14 @@ impl Reader for ByEnding {
 
 /// Tags of comments that define something by themselves: a named type, a callback, a file.
 const FREE: &[&str] = &[
-    "typedef", "callback", "file", "fileoverview", "overview", "module", "packageDocumentation", "external",
+    "typedef", "callback", "file", "fileoverview", "overview", "packageDocumentation", "external",
     "namespace", "import",
 ];
+
+/// Tells whether a comment describes a module: what is called, with parameters or a value, is none.
+fn describes_module(text: &str) -> bool {
+    opens_with_tag(text, &["module"]) && !opens_with_tag(text, &["param", "return", "returns"])
+}
 
 /// Tells whether a comment describes an event, `@event Press#full`, which stands for nothing below. Several, or one with
 /// words behind it, are what the declaration below gives off.
@@ -205,7 +210,9 @@ impl Grammar for ScriptGrammar {
             let mark = if text.starts_with("/// ") { "///" } else { "//" };
             form = CommentForm { carrier: crate::model::Carrier::Lines { mark }, doc: Doc::No };
         }
-        if form.doc == Doc::Yes && (opens_with_tag(text, FREE) || describes_event(text)) {
+        if form.doc == Doc::Yes
+            && (opens_with_tag(text, FREE) || describes_module(text) || describes_event(text))
+        {
             form.doc = Doc::Elsewhere;
         }
         form

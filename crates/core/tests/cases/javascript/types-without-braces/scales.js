@@ -16,3 +16,15 @@ export function weigh(crate, depth) {
 export function count(shelf) {
     return shelf.length;
 }
+
+/**
+ * Weighs a crate. Its pallet is taken off.
+ *
+ * @module
+ * @param (Crate) box - What to weigh.
+ * @param (string)  unit What to count in.
+ * @returns {number} The load.
+ */
+export function weighByUnit(crate, unit) {
+    return crate.load * unit;
+}
