@@ -179,3 +179,31 @@ fn an_unknown_macro_behind_a_list_changes_nothing() {
     let heads = assert_unchanged_by(C_FAMILY, behind);
     assert!(heads > 50, "only {heads} heads");
 }
+
+/// Puts a blank behind every line but those that say that they go on, and empty ones.
+fn with_blanks_behind(text: &str) -> String {
+    let lines = text.split_inclusive('\n').map(|line| {
+        let bare = line.trim_end_matches('\n');
+        let kept = bare.is_empty() || bare.ends_with(['\\', '\r']);
+        if kept { line.to_owned() } else { format!("{bare} {}", &line[bare.len()..]) }
+    });
+    lines.collect()
+}
+
+#[test]
+fn blanks_behind_lines_and_a_missing_last_line_break_change_nothing() {
+    let languages = [
+        "c", "cpp", "csharp", "go", "java", "javascript", "kotlin", "lua", "php", "python", "ruby", "rust",
+        "scala", "swift", "typescript",
+    ];
+    let mut files = 0;
+    for (name, text) in languages.iter().flat_map(|language| sources(language)) {
+        // Types over lines are told with their blanks.
+        let outline = |text: &str| testing::outline_text(&name, text, "").replace(" \n", "\n");
+        let plain = outline(&text);
+        assert_eq!(plain, outline(&with_blanks_behind(&text)), "{name}: blanks");
+        assert_eq!(plain, outline(text.trim_end()), "{name}: last line break");
+        files += 1;
+    }
+    assert!(files > 300, "only {files} files");
+}

@@ -200,6 +200,11 @@ pub trait Grammar: Sync + 'static {
         Given::all(text)
     }
 
+    /// Says whether the grammar is led astray by a text that ends without a line break.
+    fn wants_line_end(&self) -> bool {
+        false
+    }
+
     /// Makes plain the forms that the language has and the grammar does not know, wherever they stand; nothing when there
     /// are none. It is asked for once the grammar stumbled.
     fn plainer<'s>(&self, _text: &'s str) -> Option<Given<'s>> {
@@ -287,6 +292,7 @@ impl<G: Grammar> GrammarReader<G> {
             // What is called or remarked in a body shows in the body.
             given = given.with_all();
         }
+        let given = self.ended(given);
         let begun = match parsers.parse_until_error(self.key(), self.0.table().language(), &given) {
             Some(tree) if !tree.root_node().has_error() => return Some((tree, given)),
             begun => begun.map(|tree| Attempt::of(tree, given.clone())),
@@ -352,8 +358,13 @@ impl<G: Grammar> GrammarReader<G> {
         })
     }
 
+    fn ended<'s>(&self, given: Given<'s>) -> Given<'s> {
+        if self.0.wants_line_end() { given.with_line_end() } else { given }
+    }
+
     /// Parses what is given.
     fn attempt<'s>(&self, given: Given<'s>, parsers: &mut Parsers) -> Option<Attempt<'s>> {
+        let given = self.ended(given);
         let tree = parsers.parse(self.key(), self.0.table().language(), &given)?;
         Some(Attempt::of(tree, given))
     }
@@ -365,6 +376,7 @@ impl<G: Grammar> GrammarReader<G> {
         given: Given<'s>,
         parsers: &mut Parsers,
     ) -> Option<Attempt<'s>> {
+        let given = self.ended(given);
         let known = (&before.given, &before.tree);
         match parsers.parse_changed(self.key(), self.0.table().language(), &given, known) {
             Some(tree) => Some(Attempt::of(tree, given)),

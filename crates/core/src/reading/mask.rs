@@ -22,6 +22,7 @@ pub struct Given<'s> {
     ranges: Vec<Range>,
     calls: Vec<u32>,
     runs: Vec<Span>,
+    ended: bool,
 }
 
 impl<'s> Given<'s> {
@@ -63,6 +64,12 @@ impl<'s> Given<'s> {
     pub fn leaving_out_as(self, other: &Given<'_>) -> Self {
         let Given { ranges, calls, runs, .. } = other.clone();
         Self { ranges, calls, runs, ..self }
+    }
+
+    /// Returns this text, handed on with a line break behind it where it ends without one.
+    #[must_use]
+    pub fn with_line_end(self) -> Self {
+        Self { ended: !self.text.ends_with('\n'), ..self }
     }
 
     /// Returns this text with nothing left out.
@@ -119,6 +126,18 @@ impl<'s> Given<'s> {
     /// cost grow with the square of a file. The widest gaps stay; the others are blanked, which reads the same.
     #[must_use]
     pub fn handed(&self) -> (Cow<'_, str>, Cow<'_, [Range]>) {
+        let (text, mut ranges) = self.handed_as_it_ends();
+        if !self.ended {
+            return (text, ranges);
+        }
+        let length = text.len();
+        if let Some(last) = ranges.to_mut().last_mut().filter(|last| last.end_byte == length) {
+            last.end_byte += 1;
+        }
+        (Cow::Owned(text.into_owned() + "\n"), ranges)
+    }
+
+    fn handed_as_it_ends(&self) -> (Cow<'_, str>, Cow<'_, [Range]>) {
         if self.ranges.len() <= MOST_GAPS + 1 {
             return (Cow::Borrowed(self.text()), Cow::Borrowed(&self.ranges));
         }

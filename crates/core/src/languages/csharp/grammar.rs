@@ -69,6 +69,10 @@ impl Grammar for CSharpGrammar {
         without_plain_bodies(Given::all(text), text, &BRACES)
     }
 
+    fn wants_line_end(&self) -> bool {
+        true
+    }
+
     fn plainer<'s>(&self, text: &'s str) -> Option<Given<'s>> {
         let mut blanks = pointers::dereferences(text);
         // The grammar reads no `partial` behind `ref` (ECMA-334, 16.2.2 allows it).

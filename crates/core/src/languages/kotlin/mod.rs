@@ -131,6 +131,10 @@ impl Grammar for KotlinGrammar {
         without_plain_bodies(mask::mask(text), text, &BRACES)
     }
 
+    fn wants_line_end(&self) -> bool {
+        true
+    }
+
     fn plainer<'s>(&self, text: &'s str) -> Option<Given<'s>> {
         mask::with_ends(text)
     }
