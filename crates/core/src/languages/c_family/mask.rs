@@ -715,6 +715,14 @@ mod tests {
             ("enum VAT_SORT vat_sort(enum VatKind kind);", "enum VAT_SORT vat_sort(enum VatKind kind);"),
             ("typedef struct { int a; } PACKED vat_t;", "typedef struct { int a; } vat_t;"),
             ("typedef struct __attribute__((packed)) { int a; } vat_t;", "typedef struct { int a; } vat_t;"),
+        ] {
+            assert_eq!(given(text), wanted, "{text}");
+        }
+    }
+
+    #[test]
+    fn what_makes_heads_and_stands_around_them_is_seen_through() {
+        for (text, wanted) in [
             ("VAT_FUNCTION(VAT_RV, f)(int a) { g(); }", "VAT_RV f (int a) {}"),
             ("class Vat : HIDE(public Base<A>) { int f(); };", "class Vat : public Base<A> { int f(); };"),
             (
