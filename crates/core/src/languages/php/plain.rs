@@ -10,7 +10,7 @@ static NAMES: LazyLock<[Regex; 3]> = LazyLock::new(|| {
     [
         r"(?i)->(abstract|and|as|break|callable|case|catch|class|clone|const|continue|declare|default|do|echo|else|elseif|enddeclare|endfor|endforeach|endif|endswitch|endwhile|extends|final|finally|fn|for|foreach|function|global|goto|if|implements|include|instanceof|insteadof|interface|match|namespace|new|or|print|private|protected|public|readonly|require|return|static|switch|throw|trait|try|use|var|while|xor|yield)\b",
         r"(?i)\bconst\s+(callable|iterable|mixed|namespace|true|void)\s*=",
-        r"(?i)\(\s*(array|binary|bool|boolean|double|float|int|integer|object|real|string|unset)::",
+        r"(?i)[(,]\s*(array|binary|bool|boolean|double|float|int|integer|object|real|string|unset)::",
     ]
     .map(|pattern| Regex::new(pattern).expect("the pattern is valid"))
 });
@@ -59,7 +59,7 @@ mod tests {
         assert_eq!(plain("if ($a){ $b = 1; } do{ f(); }"), "if ($a){ $b = 1; } do{ f(); }");
         assert_eq!(plain("\"$a->default\""), "\"$a->_efault\"");
         assert_eq!(plain("const VOID = 1;"), "const _OID = 1;");
-        assert_eq!(plain("strlen(Integer::of(1))"), "strlen(_nteger::of(1))");
+        assert_eq!(plain("f(Integer::of(1), Integer::most())"), "f(_nteger::of(1), _nteger::most())");
         assert_eq!(plain("$a->defaults; (int) $b; int::c"), "$a->defaults; (int) $b; int::c");
     }
 }
