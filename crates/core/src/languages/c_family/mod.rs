@@ -38,8 +38,8 @@ use self::mask::Plainer;
 use crate::languages::shared::{is_doc_block, is_test_path, join, line_between, take_out};
 use crate::model::{Carrier, Doc, NotationId, Outline};
 use crate::reading::{
-    CommentForm, Demand, Deprecation, Given, Grammar, GrammarReader, Halves, Language, Next, Owe, Parsers,
-    Reader, Scope, Token, Vocabulary, Walk, Wishes, commands_in, leaves_out,
+    Class, CommentForm, Demand, Deprecation, Given, Grammar, GrammarReader, Halves, Language, Next, Owe,
+    Parsers, Reader, Scope, Token, Vocabulary, Walk, Wishes, commands_in, leaves_out,
 };
 use crate::text::{Source, Span};
 
@@ -109,6 +109,10 @@ impl Reader for FamilyReader {
 
     fn stumbles(&self, text: &str, parsers: &mut Parsers) -> Option<usize> {
         self.0.stumbles(text, parsers)
+    }
+
+    fn classes(&self, source: &Source, parsers: &mut Parsers) -> Vec<(Span, Class)> {
+        self.0.classes(source, parsers)
     }
 
     fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize {

@@ -27,10 +27,10 @@ use self::kinds::Script;
 use crate::languages::shared::{block_form, is_test_path, opens_with_tag};
 use crate::model::{Declaration, Dialect, Doc, Name, NotationId, Outline, Parameter};
 use crate::reading::{
-    CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Half, Halves, Language, Next, Owe, Parsers,
-    Reader, Token, Vocabulary, Walk, Wishes,
+    Class, CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Half, Halves, Language, Next, Owe,
+    Parsers, Reader, Token, Vocabulary, Walk, Wishes,
 };
-use crate::text::Source;
+use crate::text::{Source, Span};
 
 const TAGS: &[NotationId] = &[NotationId::new("tags")];
 
@@ -55,7 +55,7 @@ pub(super) static JAVASCRIPT: Language = Language {
         around: &[("", ""), ("async () => {\n", "\n}"), ("class A {\n", "\n}"), ("x = {\n", "\n}")],
         ..Examples::NONE
     },
-    ..Language::of("javascript", "JavaScript", &GrammarReader(&JS))
+    ..Language::of("javascript", "JavaScript", &ByContent)
 };
 
 /// TypeScript.
@@ -101,6 +101,9 @@ pub(in crate::languages) struct ScriptGrammar {
 /// JavaScript, with markup in it.
 static JS: ScriptGrammar = ScriptGrammar { vocabulary: &kinds::JAVASCRIPT, serves: &JAVASCRIPT };
 
+/// JavaScript with types in it, which a tool takes out before it runs (ECMAScript proposal "Type Annotations").
+static ANNOTATED: ScriptGrammar = ScriptGrammar { vocabulary: &kinds::WITH_MARKUP, serves: &JAVASCRIPT };
+
 /// TypeScript.
 pub(in crate::languages) static TS: ScriptGrammar =
     ScriptGrammar { vocabulary: &kinds::TYPESCRIPT, serves: &TYPESCRIPT };
@@ -108,6 +111,39 @@ pub(in crate::languages) static TS: ScriptGrammar =
 /// TypeScript with markup in it.
 pub(in crate::languages) static TSX: ScriptGrammar =
     ScriptGrammar { vocabulary: &kinds::WITH_MARKUP, serves: &TYPESCRIPT };
+
+/// Reads scripts, and those that have types in them, which no ending tells, with the grammar that knows them.
+struct ByContent;
+
+static JS_READER: GrammarReader<ScriptGrammar> = GrammarReader(&JS);
+
+impl Reader for ByContent {
+    fn read(&self, source: &Source, wishes: Wishes<'_>, parsers: &mut Parsers) -> Outline {
+        let plain = JS_READER.read(source, wishes, parsers);
+        if plain.unparsed.is_empty() {
+            return plain;
+        }
+        let annotated = GrammarReader(&ANNOTATED).read(source, wishes, parsers);
+        if annotated.unparsed_bytes() < plain.unparsed_bytes() { annotated } else { plain }
+    }
+
+    fn tokens(&self, source: &Source, parsers: &mut Parsers) -> Vec<Token> {
+        JS_READER.tokens(source, parsers)
+    }
+
+    fn stumbles(&self, text: &str, parsers: &mut Parsers) -> Option<usize> {
+        let plain = JS_READER.stumbles(text, parsers)?;
+        GrammarReader(&ANNOTATED).stumbles(text, parsers).map(|other| other.max(plain))
+    }
+
+    fn classes(&self, source: &Source, parsers: &mut Parsers) -> Vec<(Span, Class)> {
+        JS_READER.classes(source, parsers)
+    }
+
+    fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize {
+        JS_READER.parse_only(source, parsers)
+    }
+}
 
 /// Reads `.tsx` with the grammar that knows markup: it cannot read some casts of plain TypeScript.
 struct ByEnding;
@@ -134,6 +170,10 @@ impl Reader for ByEnding {
         // What the one grammar cannot read the other may.
         let plain = GrammarReader(&TS).stumbles(text, parsers)?;
         GrammarReader(&TSX).stumbles(text, parsers).map(|other| other.max(plain))
+    }
+
+    fn classes(&self, source: &Source, parsers: &mut Parsers) -> Vec<(Span, Class)> {
+        Self::reader(source).classes(source, parsers)
     }
 
     fn parse_only(&self, source: &Source, parsers: &mut Parsers) -> usize {
