@@ -212,8 +212,7 @@ fn stands_for_more(sort: &Sort, context: &Context<'_>, at: usize) -> bool {
 /// Tells whether an entry stands below a paragraph that tells of another form of the call: "Alternatively, you may give
 /// …". A decorator may take those in the declaration's place.
 fn is_of_another_form(context: &Context<'_>, entry: &Entry) -> bool {
-    let decorated = context.declaration().span.start < context.declaration().name_span.start
-        && context.file.language.dialect == Dialect::Plain;
+    let decorated = context.slice(context.declaration().span).starts_with('@');
     let before = entry.lines.0 as usize;
     decorated
         && context.doc.lines.iter().take(before).any(|&line| {
