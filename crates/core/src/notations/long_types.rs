@@ -34,6 +34,10 @@ pub(super) fn long_type<'s>(
     let mut brackets = Brackets { depth: 0, last: ' ', in_braces };
     for at in row..upto.min(lines.len()) {
         let line = if at == row { text } else { lines.text(at) };
+        // A brace that was never closed is no reason to pass over what stands below.
+        if at > row && opens_with_tag(line) {
+            return None;
+        }
         let Some(end) = brackets.end_in(line) else {
             if at == row && brackets.depth <= 0 {
                 return None;
@@ -48,6 +52,13 @@ pub(super) fn long_type<'s>(
         return Some(LongType { ty, row: at, behind: &line[end..] });
     }
     None
+}
+
+/// Tells whether a line opens with a tag: behind a key of a type, which may look like one, stands a colon.
+fn opens_with_tag(line: &str) -> bool {
+    let Some(rest) = line.trim_start().strip_prefix('@') else { return false };
+    let behind = rest.trim_start_matches(|c: char| c.is_alphanumeric() || matches!(c, '_' | '-'));
+    behind.len() < rest.len() && !behind.starts_with([':', '?'])
 }
 
 /// How deep a text stands in brackets.
@@ -115,9 +126,11 @@ mod tests {
         assert_eq!(script("{number} load"), None);
         assert_eq!(script("{number load\nwhat"), None);
         assert_eq!(script("{@link Crate\n} load"), None);
+        assert_eq!(script("{number load\n@param {number} unit\n}"), None);
         let php = |text: &str| read(text, Dialect::Php);
         assert_eq!(php("array{\n a: int,\n} $load what"), both("array{\n a: int,\n}", " $load what"));
         assert_eq!(php("array<string,\n int>"), both("array<string,\n int>", ""));
+        assert_eq!(php("array{\n @unit?: int\n} $load"), both("array{\n @unit?: int\n}", " $load"));
         assert_eq!(php("callable(\n int\n): bool $weigh"), both("callable(\n int\n): bool", " $weigh"));
         assert_eq!(php("int $load (kg\n)"), None);
     }

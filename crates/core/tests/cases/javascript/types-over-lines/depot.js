@@ -36,3 +36,16 @@ export function stow(crate, bay) {
 export function open(crate) {
     crate.lid = null;
 }
+
+/**
+ * Weighs crates. Whoever wrote this forgot a brace.
+ *
+ * @param {object crate - What to weigh.
+ * @param {string} box - What to count in.
+ * @example
+ * weighAll(function () { return 1; } });
+ * @returns {number} The load.
+ */
+export function weighAll(crate, unit) {
+    return crate.load * unit;
+}
