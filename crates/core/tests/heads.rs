@@ -1,5 +1,5 @@
-//! What stands in front of heads and behind them changes no declaration, and what is blanked for the grammars of C and
-//! C++ loses none: laws over the sources of all cases.
+//! What stands in front of heads and behind them changes no declaration, nor do blanks behind lines or a missing last line
+//! break, and what is blanked for the grammars of C and C++ loses none: laws over the sources of all cases.
 
 use std::collections::BTreeSet;
 use std::path::Path;

@@ -89,7 +89,9 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
         match paired.is {
             Match::Unknown if is_of_another_form(context, written) => {}
             Match::Renamed(_) | Match::Unknown
-                if is_set_aside(context, name.name.as_str()) || is_below_filled(context, name.span) => {}
+                if is_set_aside(context, name.name.as_str())
+                    || is_hash_of_keys(context, name.name.as_str())
+                    || is_below_filled(context, name.span) => {}
             Match::Unknown if is_constant_told(context, name) => {}
             // A section that its author did not set apart: `example: weigh(1)`.
             Match::Unknown if written.section > 0 && is_title_of_text(name.name.as_str()) => {}
@@ -227,6 +229,15 @@ fn is_below_filled(context: &Context<'_>, at: Span) -> bool {
     context.declaration().computed_comment && above.any(|&line| is_filled_by_code(context.slice(line)))
 }
 
+/// Tells whether an entry is for the hash that a method of Ruby once took, where callers pass each of its keys by name now.
+fn is_hash_of_keys(context: &Context<'_>, name: &str) -> bool {
+    let by_key =
+        |parameter: &Parameter| context.file.source.text()[parameter.span.end as usize..].starts_with(':');
+    context.file.language.dialect == Dialect::Ruby
+        && matches!(name, "options" | "opts" | "args" | "params")
+        && context.declaration().signature.parameters.iter().any(by_key)
+}
+
 /// Tells whether a parameter stands in a comment inside the header: not taken here, but by those that fill it in; or
 /// as a string in a decorator, which may take it in the declaration's place.
 fn is_set_aside(context: &Context<'_>, name: &str) -> bool {
@@ -235,15 +246,6 @@ fn is_set_aside(context: &Context<'_>, name: &str) -> bool {
     if context.file.language.dialect == Dialect::Ruby && matches!(name, "block" | "blk") {
         // A block is taken without being named.
         return memchr::memmem::find(context.slice(declaration.span).as_bytes(), b"yield").is_some();
-    }
-    if context.file.language.dialect == Dialect::Ruby
-        && matches!(name, "options" | "opts" | "args" | "params")
-    {
-        // What callers pass by its key may be told as the hash that it once was.
-        let by_key = |parameter: &Parameter| {
-            context.file.source.text()[parameter.span.end as usize..].starts_with(':')
-        };
-        return declaration.signature.parameters.iter().any(by_key);
     }
     let in_string = |declaration: &Declaration| {
         let start = declaration.span.start;

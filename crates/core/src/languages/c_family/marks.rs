@@ -22,13 +22,18 @@ impl Pass<'_> {
                 self.blank_lexeme(at);
             }
             if next.is(b'(') && is_capital(self.word(at)) && self.holds_base(at + 1) {
-                let close = (at + 2..self.code.len()).take(64).find(|&close| self.code[close].is(b'{'));
-                let close =
-                    close.and_then(|brace| (at + 2..brace).rev().find(|&close| self.code[close].is(b')')));
-                for part in [Some(at), Some(at + 1), close].into_iter().flatten() {
-                    self.blank_lexeme(part);
-                }
+                self.unwrap_base(at);
             }
+        }
+    }
+
+    /// Blanks a macro around a base of a class, which ends in front of the class's body.
+    fn unwrap_base(&mut self, name: usize) {
+        let open = name + 1;
+        let body = (open + 1..self.code.len()).take(64).find(|&at| self.code[at].is(b'{'));
+        let close = body.and_then(|body| (open + 1..body).rev().find(|&at| self.code[at].is(b')')));
+        for part in [Some(name), Some(open), close].into_iter().flatten() {
+            self.blank_lexeme(part);
         }
     }
 
