@@ -143,7 +143,7 @@ pub struct Returns {
     pub set: Option<ClosedSet>,
     /// Nothing is ever owed for it, as on properties.
     pub exempt: bool,
-    /// Something may make another thing of what is yielded, before a caller sees it.
+    /// Something may make another thing of what is yielded or comes back, before a caller sees it.
     pub wrapped: bool,
     /// Its native type says enough, unless an entry is owed always.
     pub typed_enough: bool,
@@ -223,6 +223,8 @@ pub struct Signature {
     pub parameters: Vec<Parameter>,
     /// In order.
     pub type_parameters: Vec<TypeParameter>,
+    /// What functions take that are given back: the comment may tell of it as well.
+    pub handed_on: Vec<Name>,
     /// What comes back.
     pub returns: Returns,
     /// Declared ones first, then those of the body, each in source order.

@@ -79,7 +79,21 @@ fn describe_below(doc: &mut DocComment, lines: &Lines<'_>, heads: &[(usize, Head
 /// Directives whose body is shown as it is.
 const CODE: &[&str] = &["code-block::", "code::", "sourcecode::", "parsed-literal::"];
 
-/// Shields the options of directives and the code in them, which are written like fields, directly below the directive.
+/// Directives whose body tells of a thing of its own.
+const THINGS: &[&str] = &[
+    "attribute::", "class::", "classmethod::", "data::", "decorator::", "describe::", "exception::",
+    "function::", "method::", "property::", "staticmethod::",
+];
+
+/// Tells whether a line opens a body whose fields are none of the comment's: `.. code-block:: python`, `.. method:: weigh()`.
+fn opens_other_body(line: &str) -> bool {
+    let Some(directive) = line.strip_prefix(".. ") else { return false };
+    let things = directive.strip_prefix("py:").unwrap_or(directive);
+    CODE.iter().any(|name| directive.starts_with(name)) || THINGS.iter().any(|name| things.starts_with(name))
+}
+
+/// Shields the options of directives, which are written like fields, directly below the directive, and the bodies of those
+/// that show code or tell of a thing of their own.
 fn shield_options(lines: &Lines<'_>, shielded: &mut [bool]) {
     let mut directive = None;
     let mut code = None;
@@ -91,7 +105,7 @@ fn shield_options(lines: &Lines<'_>, shielded: &mut [bool]) {
             *shield = true;
             continue;
         }
-        if CODE.iter().any(|name| text.strip_prefix(".. ").is_some_and(|rest| rest.starts_with(name))) {
+        if opens_other_body(text) {
             code = Some(lines.indent(at));
         }
         if text.starts_with(".. ") {

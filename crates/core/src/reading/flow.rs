@@ -14,6 +14,8 @@ pub struct Hierarchy {
     pub roots: &'static [&'static str],
     /// Names ending so are not caught by the second and later roots.
     pub beyond_roots: &'static str,
+    /// Other names of types, each with the one that stands among `parents`.
+    pub aliases: &'static [(&'static str, &'static str)],
     index: OnceLock<HashMap<&'static str, &'static str>>,
 }
 
@@ -28,7 +30,18 @@ impl Hierarchy {
         roots: &'static [&'static str],
         beyond_roots: &'static str,
     ) -> Self {
-        Self { parents, roots, beyond_roots, index: OnceLock::new() }
+        Self { parents, roots, beyond_roots, aliases: &[], index: OnceLock::new() }
+    }
+
+    /// Adds other names of types, each with the one that stands among the pairs.
+    #[must_use]
+    pub const fn with_aliases(mut self, aliases: &'static [(&'static str, &'static str)]) -> Self {
+        self.aliases = aliases;
+        self
+    }
+
+    fn plain_name<'n>(&self, ty: &'n str) -> &'n str {
+        self.aliases.iter().find(|(alias, _)| *alias == ty).map_or(ty, |(_, name)| name)
     }
 
     fn parent(&self, ty: &str) -> Option<&'static str> {
@@ -38,12 +51,14 @@ impl Hierarchy {
     /// Tells whether `ty` is one of the standard library's or a root.
     #[must_use]
     pub fn knows(&self, ty: &str) -> bool {
+        let ty = self.plain_name(ty);
         self.parent(ty).is_some() || self.roots.contains(&ty)
     }
 
     /// Tells whether `sub` is `sup` or a subtype of it; `types` knows those that are declared in code.
     #[must_use]
     pub fn is_subtype(&self, sub: &str, sup: &str, types: &dyn Types) -> Answer {
+        let (sub, sup) = (self.plain_name(sub), self.plain_name(sup));
         if sub == sup || self.roots.first() == Some(&sup) {
             return Answer::Yes;
         }
@@ -52,10 +67,11 @@ impl Hierarchy {
         let mut answer = Answer::No;
         // A climb longer than this is a cycle in broken code.
         while let Some(current) = open.pop().filter(|_| seen.len() < 64) {
-            let above = match types.supertypes(current) {
+            let mut above = match types.supertypes(current) {
                 Some(declared) => declared,
                 None => self.parent(current).into_iter().collect(),
             };
+            above.iter_mut().for_each(|name| *name = self.plain_name(name));
             if above.contains(&sup) {
                 return Answer::Yes;
             }

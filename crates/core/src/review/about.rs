@@ -1,7 +1,7 @@
 //! Comments that speak of something else than the declaration below them.
 
 use super::FileReading;
-use crate::model::{Body, Declaration, DocComment, Kind, Surface};
+use crate::model::{Body, Declaration, DocComment, Kind, Name, Surface};
 use crate::pairing::{Match, Pairing};
 use crate::text::Span;
 
@@ -54,14 +54,34 @@ fn lines_of<'a>(
     marks.filter_map(|mark| doc.lines.get(mark.lines.0 as usize)).map(|&line| file.source.slice(line))
 }
 
-/// `@name scale#weigh`, where the declaration is no member of a scale.
+/// `@name scale#weigh`, where the declaration is no member of a scale; `@name tare`, above what is called otherwise.
 fn names_another_member(file: &FileReading<'_>, declaration: &Declaration, doc: &DocComment) -> bool {
     let owner = declaration.owner.map(|owner| &file.outline.declaration(owner).name);
     lines_of(file, doc, &["name"]).any(|line| {
         let path = line.split_whitespace().next_back().unwrap_or_default();
+        if names_otherwise(line, declaration, owner) {
+            return true;
+        }
         let around = path.split_once('#').map(|(around, _)| around.rsplit(['.', '/', '~']).next());
         around.flatten().is_some_and(|around| owner.is_none_or(|owner| owner != around))
     })
+}
+
+/// Tells whether a line names something else than the declaration, its owner and what it has no name for.
+fn names_otherwise(line: &str, declaration: &Declaration, owner: Option<&Name>) -> bool {
+    let behind = line.split_once("@name").map_or("", |(_, behind)| behind);
+    let mut words = behind.split_whitespace();
+    let (Some(path), None) = (words.next(), words.next()) else { return false };
+    let last = path.trim_end_matches("()").rsplit(['#', '.', '/', '~', ':']).next().unwrap_or_default();
+    let is_name =
+        |name: &str| !name.is_empty() && name.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '$'));
+    let own = declaration.name.as_str();
+    is_name(last)
+        && is_name(own)
+        && declaration.kind != Kind::Constructor
+        && own != "default"
+        && own != last
+        && owner.is_none_or(|owner| owner != last)
 }
 
 /// `@method reset` of an `@instance`, above what is called otherwise.
@@ -87,7 +107,16 @@ fn is_to_be_written(file: &FileReading<'_>, declaration: &Declaration) -> bool {
     if !value.ends_with('}') {
         return false;
     }
-    let bare: String = value.chars().filter(|c| !c.is_whitespace()).collect();
+    let Some((before, inner)) = value.split_once('{') else { return false };
+    // A remark in it may say who does.
+    let remarks_only = inner[..inner.len() - 1].lines().all(|line| {
+        let line = line.trim();
+        line.is_empty() || line.starts_with("//")
+    });
+    if !remarks_only {
+        return false;
+    }
+    let bare: String = before.chars().filter(|c| !c.is_whitespace()).chain("{}".chars()).collect();
     let head = bare.strip_suffix("(){}").map(|head| head.trim_start_matches([':', '=']));
     head.is_some_and(|head| (head.is_empty() && declaration.owner.is_some()) || head.starts_with("function"))
 }

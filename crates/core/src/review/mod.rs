@@ -9,6 +9,7 @@ mod asked;
 mod file;
 mod habits;
 mod reading;
+mod reconcile;
 mod waivers;
 
 pub(crate) use asked::owner_of;

@@ -6,13 +6,10 @@ use std::sync::Arc;
 use foldhash::HashMap;
 use smol_str::SmolStr;
 
-use super::{Custom, Habits, owner_of, waivers};
+use super::{Custom, Habits, owner_of, reconcile, waivers};
 use crate::index::{self, Family, FileFacts, Index, Member};
 use crate::languages;
-use crate::model::{
-    CommentId, Construction, DeclId, Declaration, Dialect, DocComment, Entry, EntryKind, EntryName, Level,
-    NotationId, Outline, Signature,
-};
+use crate::model::{CommentId, DeclId, DocComment, Level, NotationId, Outline};
 use crate::notations::{self, Lines};
 use crate::reading::{Dress, INSTRUCTION, Language, Parsers, Wishes, goes_on_from};
 use crate::rules::{FileContext, LEFTOVER_CODE, LEFTOVER_TODO, PASSED, Rule};
@@ -107,7 +104,7 @@ impl<'a> FileReading<'a> {
             (id, doc)
         };
         let mut docs: HashMap<CommentId, DocComment> = evident.iter().map(read).collect();
-        reconcile(&mut outline, &mut docs, source, language);
+        reconcile::reconcile(&mut outline, &mut docs, source, language);
         let mut file = Self {
             source: source.clone(),
             language,
@@ -224,116 +221,6 @@ fn wishes(settings: &LanguageSettings) -> Wishes<'_> {
         calls: wanted(&PASSED),
         links: !settings.entry.is_empty(),
         remarks: wanted(&LEFTOVER_TODO) || wanted(&LEFTOVER_CODE),
-    }
-}
-
-/// Settles what only comment and signature together tell.
-fn reconcile(
-    outline: &mut Outline,
-    docs: &mut HashMap<CommentId, DocComment>,
-    source: &Source,
-    language: &Language,
-) {
-    let dialect = language.dialect;
-    for at in 0..outline.declarations.len() {
-        let declaration = &outline.declarations[at];
-        if let Construction::Member(id) = declaration.construction
-            && !declaration.signature.type_parameters.is_empty()
-        {
-            let type_parameters = declaration.signature.type_parameters.clone();
-            let taken = outline.declaration(id).signature.clone();
-            outline.declarations[at].constructor = Some(Box::new(Signature { type_parameters, ..taken }));
-        }
-    }
-    if language.ignores_case {
-        spell_alike(outline, docs);
-    }
-    if dialect == Dialect::Plain && language.notations.iter().any(|notation| notation.as_str() == "commands")
-    {
-        head_members(outline, docs, source);
-    }
-    if !matches!(dialect, Dialect::Kotlin | Dialect::Ruby) {
-        return;
-    }
-    for declaration in &mut outline.declarations {
-        let Some(doc) = declaration.comment.doc.and_then(|id| docs.get_mut(&id)) else { continue };
-        let signature = &mut declaration.signature;
-        if dialect == Dialect::Kotlin {
-            // Type parameters are documented among the parameters.
-            for entry in doc.entries.iter_mut().filter(|entry| entry.kind == EntryKind::Param) {
-                let Some(name) = entry.names.first().map(|name| name.name.clone()) else { continue };
-                let is_type = signature.type_parameters.iter().any(|parameter| parameter.name == name);
-                if is_type && !signature.parameters.iter().any(|p| p.named() == Some(&name)) {
-                    entry.kind = EntryKind::TypeParam;
-                }
-            }
-        } else if doc.entries_of(EntryKind::Yields).next().is_some()
-            || doc.marks.iter().any(|mark| mark.name.as_str().starts_with("yield"))
-        {
-            // What the comment says is yielded tells of the block.
-            for parameter in &mut signature.parameters {
-                let before = source.text()[..parameter.span.start as usize].chars().next_back();
-                parameter.told |= before == Some('&');
-            }
-        }
-    }
-}
-
-/// Takes what a comment says of a name for the description of what has no parameters: `@load: what it weighs`, above the
-/// member `load`, with what it says of parts of that.
-fn head_members(outline: &Outline, docs: &mut HashMap<CommentId, DocComment>, source: &Source) {
-    let without = |declaration: &&Declaration| {
-        let nameless = declaration.kind.is_type() && declaration.name == "<anonymous>";
-        nameless || !(declaration.kind.is_callable() || declaration.kind.is_type())
-    };
-    for declaration in outline.declarations.iter().filter(without) {
-        let Some(doc) = declaration.comment.doc.and_then(|id| docs.get_mut(&id)) else { continue };
-        let Some(first) = doc.entries.first() else { continue };
-        let Some(name) = name_behind_sign(first, source) else { continue };
-        let parts = |entry: &Entry| {
-            name_behind_sign(entry, source).is_some_and(|part| part.name == name.name && part.dotted)
-        };
-        let below = doc.lines.iter().skip(first.lines.0 as usize + 1);
-        let below = below.copied().find(|&line| !source.slice(line).trim().is_empty());
-        // Directions in brackets say nothing yet.
-        let text = first.text.filter(|&text| !is_bracketed(source.slice(text)));
-        let said = doc.summary.or(text).or(below);
-        if said.is_some() && doc.entries[1..].iter().all(parts) {
-            doc.summary = said;
-            doc.entries.clear();
-        }
-    }
-}
-
-/// Returns the name of an entry that has a sign in front of it, and no word.
-fn name_behind_sign<'e>(entry: &'e Entry, source: &Source) -> Option<&'e EntryName> {
-    let name = entry.name().filter(|_| entry.kind == EntryKind::Param)?;
-    source.text()[..name.span.start as usize].ends_with('@').then_some(name)
-}
-
-/// Tells whether a text is a note in brackets: `[in]`.
-fn is_bracketed(text: &str) -> bool {
-    let text = text.trim();
-    text.strip_prefix('[')
-        .and_then(|text| text.strip_suffix(']'))
-        .is_some_and(|text| !text.contains(['[', ' ']))
-}
-
-/// Gives names in entries the spelling of the signature, where upper and lower case are one.
-fn spell_alike(outline: &Outline, docs: &mut HashMap<CommentId, DocComment>) {
-    for declaration in &outline.declarations {
-        let Some(doc) = declaration.comment.doc.and_then(|id| docs.get_mut(&id)) else { continue };
-        let signature = &declaration.signature;
-        let names = || {
-            let parameters = signature.parameters.iter().filter_map(|parameter| parameter.named());
-            parameters.chain(signature.throws.iter().map(|thrown| &thrown.ty))
-        };
-        for name in doc.entries.iter_mut().flat_map(|entry| &mut entry.names) {
-            let said = name.name.as_str().to_lowercase();
-            if let Some(alike) = names().find(|known| known.as_str().to_lowercase() == said) {
-                name.name = alike.clone();
-            }
-        }
     }
 }
 

@@ -3,7 +3,9 @@
 
 use super::repair::{Repair, Rows, sorted_by_key};
 use super::{Context, Findings};
-use crate::model::{Construction, Declaration, Dialect, Entry, EntryKind, EntryName, Kind, Name, Parameter};
+use crate::model::{
+    Construction, Declaration, Dialect, Entry, EntryKind, EntryName, Kind, Name, Parameter, Variadic,
+};
 use crate::notations::is_title_of_text;
 use crate::pairing::{Match, Side};
 use crate::text::{Edit, Span, is_filled_by_code, is_wordless};
@@ -92,7 +94,7 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
                 if is_set_aside(context, name.name.as_str())
                     || is_hash_of_keys(context, name.name.as_str())
                     || is_below_filled(context, name.span) => {}
-            Match::Unknown if is_constant_told(context, name) => {}
+            Match::Unknown if is_constant_told(context, name) || is_taken_inside(context, &name.name) => {}
             // A section that its author did not set apart: `example: weigh(1)`.
             Match::Unknown if written.section > 0 && is_title_of_text(name.name.as_str()) => {}
             Match::Unknown if is_word_of_macro(context, name.name.as_str()) => {}
@@ -267,6 +269,21 @@ fn is_set_aside(context: &Context<'_>, name: &str) -> bool {
     comments.flat_map(|comment| comment.split(|c: char| !word(c))).any(|found| found == name)
 }
 
+/// Tells whether a name is that of a parameter which a function inside takes: one that is handed out may be told of in its
+/// maker's comment. Of a class it is what `__new__` takes besides `__init__`.
+fn is_taken_inside(context: &Context<'_>, name: &Name) -> bool {
+    let is_type = context.declaration().kind.is_type();
+    let handed_on = context.paired.is_some_and(|(signature, _)| signature.handed_on.contains(name));
+    let takes = |parameter: &Parameter| parameter.named() == Some(name);
+    handed_on
+        || context.file.outline.declarations.iter().any(|inner| {
+            inner.owner == Some(context.id)
+                && inner.kind.is_callable()
+                && (!is_type || inner.name == "__new__")
+                && inner.signature.parameters.iter().any(takes)
+        })
+}
+
 /// Tells whether an entry in the colon form tells of one of the constants that are passed: `@PRESS_SLOW: take time`.
 fn is_constant_told(context: &Context<'_>, name: &EntryName) -> bool {
     let (text, behind) = (name.name.as_str(), context.file.source.text().get(name.span.end as usize..));
@@ -314,6 +331,7 @@ pub(super) fn repeated(sort: &Sort, context: &Context<'_>, findings: &mut Findin
             |row| context.line(row).trim_matches(|c: char| !c.is_alphanumeric()).eq_ignore_ascii_case("or");
         if first == paired.entry
             || is_told_elsewhere(context, second)
+            || is_collected_twice(sort, context, paired.is, (earlier, second))
             || (earlier.lines.0..second.lines.0).any(is_or)
         {
             continue;
@@ -324,6 +342,22 @@ pub(super) fn repeated(sort: &Sort, context: &Context<'_>, findings: &mut Findin
             .related(earlier.place(), "the first entry")
             .mend(without_second(context, earlier, second));
     }
+}
+
+/// Tells whether two entries say different things of what collects: more is told of it where it is taken for something else.
+fn is_collected_twice(
+    sort: &Sort,
+    context: &Context<'_>,
+    is: Match,
+    (first, second): (&Entry, &Entry),
+) -> bool {
+    let Match::Again(at, _) = is else { return false };
+    let parameter = context.paired.and_then(|(signature, _)| signature.parameters.get(at));
+    let (said, said_first) = (context.text_of(second), context.text_of(first));
+    sort.kind == EntryKind::Param
+        && parameter.is_some_and(|parameter| parameter.variadic == Variadic::Keywords)
+        && !said.is_empty()
+        && said != said_first
 }
 
 /// Tells whether an entry only lists names whose description the line above leaves to another place: "See there for the

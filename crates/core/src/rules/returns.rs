@@ -335,6 +335,10 @@ fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
     if !context.doc.has(EntryKind::Returns) || context.paired.is_none() {
         return;
     }
+    // Nor is known what a decorator makes of it.
+    if declaration.signature.returns.wrapped && declaration.kind != Kind::Constructor {
+        return;
+    }
     // What is only there to be filled in gives back what those will that fill it in.
     let to_fill_in = |mark: &Mark| matches!(mark.name.as_str(), "abstract" | "virtual" | "interface");
     if context.doc.marks.iter().any(to_fill_in) || is_left_to_others(context.slice(context.doc.span)) {

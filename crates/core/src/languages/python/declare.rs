@@ -315,6 +315,14 @@ fn own_statements<'t>(walk: &Walk<'t, Python>, body: Node<'t>) -> Vec<Node<'t>> 
 /// Nothing but `pass`, `...`, a `return` of nothing or a refusal to be called: a declaration without a body, which
 /// those fill that override it.
 fn is_stub(walk: &Walk<'_, Python>, statements: &[Node<'_>]) -> bool {
+    // Before it refuses it may put together what it says.
+    if let [before @ .., last] = statements
+        && walk.kind(*last) == Some(Python::Raise)
+        && walk.text(*last).contains("NotImplementedError")
+        && before.iter().all(|&statement| walk.kind(statement) == Some(Python::ExpressionStatement))
+    {
+        return true;
+    }
     statements.iter().all(|&statement| match walk.kind(statement) {
         Some(Python::Pass) => true,
         Some(Python::Return) => matches!(walk.text(statement).trim_end(), "return" | "return None"),

@@ -31,8 +31,6 @@ pub(super) static HIERARCHY: Hierarchy = Hierarchy::new(
         ("NameError", "Exception"),
         ("UnboundLocalError", "NameError"),
         ("OSError", "Exception"),
-        ("IOError", "OSError"),
-        ("EnvironmentError", "OSError"),
         ("BlockingIOError", "OSError"),
         ("ChildProcessError", "OSError"),
         ("ConnectionError", "OSError"),
@@ -88,7 +86,9 @@ pub(super) static HIERARCHY: Hierarchy = Hierarchy::new(
     ],
     &["BaseException", "Exception"],
     "",
-);
+)
+// Source: the library reference of Python, "Built-in Exceptions", on `OSError`.
+.with_aliases(&[("EnvironmentError", "OSError"), ("IOError", "OSError"), ("WindowsError", "OSError")]);
 
 /// What any operation can raise.
 pub(super) const AMBIENT: &[&str] = &[

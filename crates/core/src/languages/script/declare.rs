@@ -206,6 +206,7 @@ pub(super) fn signature_of<'t>(walk: &Walk<'t, Script>, node: Node<'t>, body: Op
         returns: returns(walk, node),
         ..Signature::default()
     };
+    signature.handed_on = handed_on(walk, node);
     signature.collects = body.is_some_and(|body| walk.uses_arguments(body));
     // What makes an object of itself where it is called without `new` gives back what it makes.
     let class = walk.field(node, "name").map(|name| walk.text(name));
@@ -221,6 +222,46 @@ pub(super) fn signature_of<'t>(walk: &Walk<'t, Script>, node: Node<'t>, body: Op
         signature.returns.value = Answer::Unknown;
     }
     signature
+}
+
+/// Gathers what the functions take that a callable gives back: `crate => load => …`, `return function (load) {…}`, or a
+/// type `(load: number) => void`.
+fn handed_on<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Name> {
+    let mut names = Vec::new();
+    let mut open = given_back(walk, node);
+    while let Some(function) = open.pop() {
+        let taken = parameters(walk, function);
+        names.extend(taken.iter().filter_map(|parameter| parameter.named().cloned()));
+        open.extend(given_back(walk, function));
+    }
+    names
+}
+
+/// Returns the functions, and types of functions, that a callable gives back as they are written.
+fn given_back<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Node<'t>> {
+    let mut values = Vec::new();
+    match walk.field(node, "body") {
+        Some(body) if walk.kind(body) == Some(Script::Block) => {
+            let statements = walk.children(body).into_iter();
+            let returned = statements.filter(|&statement| walk.kind(statement) == Some(Script::Return));
+            values.extend(returned.filter_map(|statement| walk.children(statement).into_iter().next()));
+        }
+        body => values.extend(body),
+    }
+    if let Some(annotation) = walk.field(node, "return_type") {
+        values.push(annotation);
+        values.extend(walk.children(annotation));
+    }
+    for value in &mut values {
+        if walk.kind(*value) == Some(Script::Parenthesized) {
+            *value = walk.children(*value).into_iter().next().unwrap_or(*value);
+        }
+    }
+    let is_function = |value: &Node<'t>| {
+        matches!(walk.kind(*value), Some(Script::Arrow | Script::FunctionValue | Script::FunctionType))
+    };
+    values.retain(is_function);
+    values
 }
 
 fn returns<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Returns {

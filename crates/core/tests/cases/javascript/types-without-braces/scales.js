@@ -28,3 +28,16 @@ export function count(shelf) {
 export function weighByUnit(crate, unit) {
     return crate.load * unit;
 }
+
+/**
+ * Makes a scale for a shelf.
+ *
+ * @param   Shelf   shelf  Where it stands
+ * @param   Object  options
+ * @param Scale other
+ * @param The load that it bears
+ * @param Tray
+ */
+export function make(shelf, options, other, load, tray) {
+    shelf.add(options, other, load, tray);
+}
