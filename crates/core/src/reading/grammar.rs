@@ -211,6 +211,17 @@ pub trait Grammar: Sync + 'static {
         None
     }
 
+    /// Says whether the grammar took declarations for something else, without a stumble.
+    fn is_misread(&self, _root: Node<'_>) -> bool {
+        false
+    }
+
+    /// Makes plain what the grammar may take for something else; nothing when there is no such thing. It is asked for once
+    /// that was so.
+    fn unmistakable<'s>(&self, _text: &'s str) -> Option<Given<'s>> {
+        None
+    }
+
     /// Decides what the parser is given when it stumbled at `errors`, which are sorted: those of all attempts
     /// so far, of which the best counts; nothing when it should be left at that. `attempt` counts from 0.
     fn mask_again<'s>(&self, _text: &'s str, _errors: &[Span], _attempt: usize) -> Option<Given<'s>> {
@@ -294,7 +305,9 @@ impl<G: Grammar> GrammarReader<G> {
         }
         let given = self.ended(given);
         let begun = match parsers.parse_until_error(self.key(), self.0.table().language(), &given) {
-            Some(tree) if !tree.root_node().has_error() => return Some((tree, given)),
+            Some(tree) if !tree.root_node().has_error() => {
+                return Some(self.unmistaken(source, (tree, given), parsers));
+            }
             begun => begun.map(|tree| Attempt::of(tree, given.clone())),
         };
         // Samples of what is read without a stumble would stumble: they begin anywhere.
@@ -303,7 +316,9 @@ impl<G: Grammar> GrammarReader<G> {
         }
         let plainer = self.0.plainer(source.text()).map(|plainer| plainer.leaving_out_as(&given));
         let plainer = match plainer.and_then(|plainer| self.attempt(plainer, parsers)) {
-            Some(clean) if clean.errors.is_empty() => return Some(clean.done()),
+            Some(clean) if clean.errors.is_empty() => {
+                return Some(self.unmistaken(source, clean.done(), parsers));
+            }
             plainer => plainer,
         };
         let mut best = begun.or_else(|| self.attempt(given.clone(), parsers))?;
@@ -331,6 +346,25 @@ impl<G: Grammar> GrammarReader<G> {
             }
         }
         Some(best.done())
+    }
+
+    /// Parses once more what the grammar took for something else without a stumble, where that helps.
+    fn unmistaken<'s>(
+        &self,
+        source: &'s Source,
+        read: (Tree, Given<'s>),
+        parsers: &mut Parsers,
+    ) -> (Tree, Given<'s>) {
+        if !self.0.is_misread(read.0.root_node()) {
+            return read;
+        }
+        let plain = self.0.unmistakable(source.text()).map(|plain| plain.leaving_out_as(&read.1));
+        match plain.and_then(|plain| self.attempt(plain, parsers)) {
+            Some(again) if again.errors.is_empty() && !self.0.is_misread(again.tree.root_node()) => {
+                again.done()
+            }
+            _ => read,
+        }
     }
 
     /// Tells whether a large text is none of the language, as far as samples of it tell: they stumble at every turn. The

@@ -114,13 +114,20 @@ pub(super) fn mask(text: &str) -> Given<'_> {
     bytes.and_then(|bytes| String::from_utf8(bytes).ok()).map_or(Given::all(text), Given::replaced)
 }
 
-/// Gives the grammar a text in which the last member of a class on one line ends with a semicolon: without
-/// one it reads on past the brace. Nothing when there is no such class.
+/// Gives the grammar a text in which the last member of a class on one line ends with a semicolon, as without
+/// one it reads on past the brace, and no comma stands behind the last type of a list. Nothing when there is neither.
 pub(super) fn with_ends(text: &str) -> Option<Given<'_>> {
     let given = mask(text);
     let mut bytes = given.text().as_bytes().to_vec();
     let mut at = 0;
     let mut changed = false;
+    for close in memchr::memchr_iter(b'>', text.as_bytes()) {
+        let before = text[..close].trim_ascii_end();
+        if before.len() < close && before.ends_with(',') {
+            bytes[before.len() - 1] = b' ';
+            changed = true;
+        }
+    }
     for line in text.split_inclusive('\n') {
         let bare = line.trim_end();
         let head = ["class ", "interface ", "object "].iter().any(|word| bare.contains(word));
@@ -133,6 +140,47 @@ pub(super) fn with_ends(text: &str) -> Option<Given<'_>> {
     }
     let masked = String::from_utf8(bytes).ok().filter(|_| changed)?;
     Some(Given::replaced(masked))
+}
+
+/// Gives the grammar a text without the annotations at the left edge that stand on lines of their own, but those that a
+/// reader looks at. Nothing when there are none.
+pub(super) fn without_annotations(text: &str) -> Option<Given<'_>> {
+    let given = with_ends(text).unwrap_or_else(|| mask(text));
+    let mut bytes = given.text().as_bytes().to_vec();
+    let mut changed = false;
+    for found in memchr::memmem::find_iter(text.as_bytes(), "\n@") {
+        let start = found + 1;
+        let Some(end) = annotation_end(text, start) else { continue };
+        let name = text[start + 1..end].split('(').next().unwrap_or_default();
+        let told = matches!(name.rsplit(['.', ':']).next(), Some("Throws" | "Deprecated"));
+        if !told && text[start..end].is_ascii() {
+            bytes[start..end].iter_mut().filter(|byte| **byte != b'\n').for_each(|byte| *byte = b' ');
+            changed = true;
+        }
+    }
+    let masked = String::from_utf8(bytes).ok().filter(|_| changed)?;
+    Some(Given::replaced(masked))
+}
+
+/// Returns where an annotation ends that stands alone on its lines.
+fn annotation_end(text: &str, start: usize) -> Option<usize> {
+    let name = |c: char| c.is_alphanumeric() || matches!(c, '_' | '.' | ':');
+    let open = start + 1 + text[start + 1..].find(|c| !name(c))?;
+    // What is passed is short; a limit keeps a bracket that never closes from being looked for again and again.
+    let near = text[open..].char_indices().nth(2000).map_or(text.len(), |(at, _)| open + at);
+    let mut depth = 0_i32;
+    let mut quoted = false;
+    let end = text[open..near].char_indices().find_map(|(at, c)| {
+        match c {
+            '"' => quoted = !quoted,
+            '(' if !quoted => depth += 1,
+            ')' if !quoted => depth -= 1,
+            _ => {}
+        }
+        (depth == 0 && !quoted && c == '\n').then_some(open + at)
+    })?;
+    let passed = text[open..end].trim();
+    (passed.is_empty() || (passed.starts_with('(') && passed.ends_with(')'))).then_some(end)
 }
 
 /// Returns where the name (and type parameters) of the class before a `constructor` end, when there is a
@@ -268,7 +316,12 @@ fn annotation_above(text: &str, accessor: usize) -> Option<std::ops::Range<usize
     if !before.is_empty() {
         let name = |c: char| c.is_ascii_alphanumeric() || matches!(c, '_' | '.' | ':');
         let start = line + text[line..accessor].find(before)?;
-        return before.strip_prefix('@')?.chars().all(name).then(|| start..start + before.len());
+        // It may be passed a string, or several.
+        let annotation = before.strip_prefix('@')?;
+        let named = annotation.split_once('(').map_or(annotation, |(named, _)| named);
+        let whole = named.len() == annotation.len() || annotation.find(')') == Some(annotation.len() - 1);
+        let alone = whole && before.is_ascii() && named.chars().all(name);
+        return alone.then(|| start..start + before.len());
     }
     let above = text[..line].rfind('\n').map_or(0, |found| found + 1);
     let content = text[above..line].trim();

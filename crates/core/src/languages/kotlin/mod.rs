@@ -139,6 +139,17 @@ impl Grammar for KotlinGrammar {
         mask::with_ends(text)
     }
 
+    fn is_misread(&self, root: Node<'_>) -> bool {
+        // A file has declarations. `@Weighed internal object Scale { … }` can be taken for a call with a lambda.
+        let mut cursor = root.walk();
+        root.named_children(&mut cursor)
+            .any(|child| matches!(child.kind(), "annotated_expression" | "infix_expression"))
+    }
+
+    fn unmistakable<'s>(&self, text: &'s str) -> Option<Given<'s>> {
+        mask::without_annotations(text)
+    }
+
     fn comment(&self, text: &str) -> CommentForm {
         // Three slashes mean nothing here.
         if text.starts_with("//") { block_form("//") } else { block_form(text) }

@@ -17,11 +17,15 @@ struct Path<'t> {
     owner: Option<SmolStr>,
     last: Node<'t>,
     method: bool,
+    /// The last part is not written as a name, but worked out: `scales[unit]`.
+    worked_out: bool,
 }
 
 fn path<'t>(walk: &Walk<'t, Lua>, name: Node<'t>) -> Option<Path<'t>> {
     let last = match walk.kind(name) {
-        Some(Lua::Identifier) => return Some(Path { owner: None, last: name, method: false }),
+        Some(Lua::Identifier) => {
+            return Some(Path { owner: None, last: name, method: false, worked_out: false });
+        }
         Some(Lua::MethodName) => walk.field(name, "method")?,
         Some(Lua::Dot) => walk.field(name, "field")?,
         _ => return None,
@@ -29,7 +33,8 @@ fn path<'t>(walk: &Walk<'t, Lua>, name: Node<'t>) -> Option<Path<'t>> {
     let table = walk.text(walk.field(name, "table")?);
     let plain = table.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '.'));
     let method = walk.kind(name) == Some(Lua::MethodName);
-    plain.then(|| Path { owner: Some(SmolStr::new(table)), last, method })
+    let worked_out = name.kind() == "bracket_index_expression" && last.kind() != "string";
+    plain.then(|| Path { owner: Some(SmolStr::new(table)), last, method, worked_out })
 }
 
 /// Declares what is at `path`, bound to a function with these parameters and body.
@@ -40,7 +45,14 @@ fn callable<'t>(
 ) -> Declaration {
     let kind = if path.method { Kind::Method } else { Kind::Function };
     let mut declaration = walk.start(kind, path.last, node, walk.field(function, "body"));
-    declaration.name = Name::new(walk.text(path.last).trim_matches(['"', '\'']));
+    declaration.name = if path.worked_out {
+        // Nobody can look it up by what it is worked out from.
+        declaration.unasked = true;
+        let first = walk.text(path.last).lines().next().unwrap_or_default();
+        Name::new(&format_smolstr!("[{first}]"))
+    } else {
+        Name::new(walk.text(path.last).trim_matches(['"', '\'']))
+    };
     declaration.body = crate::model::Body::Present;
     declaration.header_end =
         walk.field(function, "parameters").map_or(declaration.header_end, |list| walk.span(list).end);
@@ -189,12 +201,18 @@ pub(super) fn assignment<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
 pub(super) fn field<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
     let (Some(name), Some(value)) = (walk.field(node, "name"), walk.field(node, "value")) else { return };
     if walk.kind(value) == Some(Lua::FunctionValue) {
-        let path = Path { owner: None, last: name, method: false };
+        let path =
+            Path { owner: None, last: name, method: false, worked_out: is_worked_out(walk, node, name) };
         let declaration = callable(walk, &path, (node, value));
         let id = walk.declare(declaration);
         walk.open_at(value, Scope::Declaration(id));
         walk.declared_at(value, node);
     }
+}
+
+/// Tells whether the key of a field is not written but worked out: `["weigh_" .. unit] = function() … end`.
+fn is_worked_out(walk: &Walk<'_, Lua>, field: Node<'_>, key: Node<'_>) -> bool {
+    walk.text(field).starts_with('[') && key.kind() != "string"
 }
 
 /// Declares a named type of Luau.

@@ -116,6 +116,21 @@ impl Grammar for RubyGrammar {
         bodies::without_plain_bodies(text, &FACTS)
     }
 
+    fn plainer<'s>(&self, text: &'s str) -> Option<Given<'s>> {
+        // Directly behind a value `<<` is an operator, and no document begins.
+        let mut bytes: Option<Vec<u8>> = None;
+        let is_word = |c: char| c.is_alphanumeric() || c == '_';
+        for at in memchr::memmem::find_iter(text.as_bytes(), "<<") {
+            let before = &text[..at];
+            let behind_value = before.ends_with(|c: char| is_word(c) || matches!(c, ')' | ']' | '"' | '\''))
+                && !before.ends_with("class");
+            if behind_value && text[at + 2..].starts_with(|c: char| is_word(c) || matches!(c, '"' | '\'')) {
+                bytes.get_or_insert_with(|| text.as_bytes().to_vec())[at..at + 2].copy_from_slice(b"+ ");
+            }
+        }
+        bytes.and_then(|bytes| String::from_utf8(bytes).ok()).map(Given::replaced)
+    }
+
     fn comment(&self, text: &str) -> CommentForm {
         if text.starts_with("=begin") {
             return CommentForm {

@@ -8,7 +8,7 @@ use crate::model::{
     Answer, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Origin, Parameter, Returns, Surface,
     Thrown, TypeParameter, Variadic,
 };
-use crate::reading::{Scope, Walk};
+use crate::reading::{Next, Scope, Walk};
 use crate::text::Span;
 
 fn begin<'t>(walk: &Walk<'t, Scala>, kind: Kind, name: Node<'t>, node: Node<'t>) -> Declaration {
@@ -40,6 +40,17 @@ fn begin<'t>(walk: &Walk<'t, Scala>, kind: Kind, name: Node<'t>, node: Node<'t>)
         declaration.excuses.push(Excuse::Deprecated);
     }
     declaration
+}
+
+/// Notes a package, of which nothing is asked; one may hold what it declares between braces, or indented.
+pub(super) fn package<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) -> Next {
+    let body = walk.child(node, Scala::Template);
+    let whole = walk.span(node);
+    walk.outline.separators.push(match body {
+        Some(body) => Span::new(whole.start, walk.span(body).start),
+        None => whole,
+    });
+    if body.is_some() { Next::Into } else { Next::Over }
 }
 
 /// Reads `@throws[X]` and `@throws(classOf[X])`.

@@ -59,6 +59,7 @@ kinds! {
         Lambda = "lambda_expression",
         Modifiers = "modifiers",
         Object = "object_definition",
+        Package = "package_clause",
         PackageObject = "package_object",
         Parameter = "parameter",
         Parameters = "parameters",
@@ -74,7 +75,7 @@ kinds! {
         Value = "val_definition" | "var_definition" | "val_declaration" | "var_declaration",
     }
     comment { "comment", "block_comment" }
-    separator { "package_clause", "import_declaration" }
+    separator { "import_declaration" }
     over { "string", "interpolated_string_expression" }
     fields {
         "body", "class_parameters", "condition", "consequence", "default_value", "extend", "function", "name",
@@ -172,6 +173,7 @@ impl Grammar for ScalaGrammar {
             Scala::Call => walk.calls(),
             Scala::Block => walk.calls_left_out(node),
             Scala::Instance => declare::instance(walk, node),
+            Scala::Package => return declare::package(walk, node),
             Scala::Annotation
             | Scala::ClassParameters
             | Scala::Extends
