@@ -159,6 +159,9 @@ pub(super) fn entry_name(lines: &Lines<'_>, token: &str) -> Option<EntryName> {
     let start = token.trim_start_matches(around);
     let bare = start.trim_end_matches(['`', ',', ':', '"', '\'', ';', ')']);
     let bare = bare.strip_suffix("...").unwrap_or(bare).trim_end_matches("[]").trim_end_matches('.');
+    // A hyphen that parts the text from the name may touch it: `load- what lies on it`.
+    let word = |c: char| c.is_alphanumeric() || c == '_';
+    let bare = bare.strip_suffix('-').filter(|bare| bare.ends_with(word)).unwrap_or(bare);
     let end = bare.find(['.', '[']).unwrap_or(bare.len());
     let root = &bare[..end];
     let name = if root.contains('\\') { Cow::Owned(root.replace("\\_", "_")) } else { Cow::Borrowed(root) };

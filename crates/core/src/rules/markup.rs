@@ -537,7 +537,13 @@ fn code_spans(context: &Context<'_>, sign: &'static str, findings: &mut Findings
             let around = [(" ", " "), ("\"", "\""), ("'", "'"), ("'", "~'"), ("(", ")")];
             let between = |&(left, right): &(&str, &str)| before.ends_with(left) && behind.starts_with(right);
             let unpaired = length == 1 && open.is_none() && line.text.matches('`').count() % 2 == 1;
-            let alone = unpaired && around.iter().any(between);
+            // A span of nothing is written of two signs: "`index`, ``, or `crate`".
+            let of_nothing = length == 2
+                && open.is_none()
+                && sign.len() == 1
+                && before.ends_with([' ', '(', '|'])
+                && (behind.is_empty() || behind.starts_with([' ', ',', '.', ';', ':', ')', '|']));
+            let alone = (unpaired && around.iter().any(between)) || (of_nothing && !behind.contains("``"));
             let shown = before.ends_with('>') && behind.starts_with('<') || alone;
             if escaped || shown || (sign.len() == 2 && length != 2) {
                 continue;

@@ -70,6 +70,11 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
         return;
     }
     let declares_none = matches!(context.file.language.dialect, Dialect::JavaScript | Dialect::Php);
+    // One method of PHP stands for all that are not there, and its comment tells what those take.
+    let for_others = matches!(context.declaration().name.as_str(), "__call" | "__callStatic");
+    if context.file.language.dialect == Dialect::Php && for_others {
+        return;
+    }
     // What an accessor of Ruby takes when it is assigned has a name in its comment alone.
     if context.file.language.dialect == Dialect::Ruby && context.declaration().kind == Kind::Property {
         return;
@@ -480,7 +485,11 @@ pub(super) fn empty(sort: &Sort, context: &Context<'_>, findings: &mut Findings<
             let in_words = context.file.language.dialect == Dialect::Php;
             p.ty.is_none_or(|native| in_words && (!p.typed_enough || said_more(native)))
         });
-        if context.file.language.untyped && entry.ty.is_some() && open && sort.kind == EntryKind::Param {
+        let by_type =
+            context.file.language.untyped && entry.ty.is_some() && open && sort.kind == EntryKind::Param;
+        // What declares it where there are no types comes along from there: `@template T`.
+        let comes_along = sort.kind == EntryKind::TypeParam && context.slice(entry.tag) == "template";
+        if by_type || comes_along {
             // The type is all that the signature leaves open.
             report.only_note();
         } else {
