@@ -59,7 +59,7 @@ fn names_another_member(file: &FileReading<'_>, declaration: &Declaration, doc: 
     let owner = declaration.owner.map(|owner| &file.outline.declaration(owner).name);
     lines_of(file, doc, &["name"]).any(|line| {
         let path = line.split_whitespace().next_back().unwrap_or_default();
-        if names_otherwise(line, declaration, owner) {
+        if names_otherwise(line, "@name", declaration, owner) {
             return true;
         }
         let around = path.split_once('#').map(|(around, _)| around.rsplit(['.', '/', '~']).next());
@@ -68,9 +68,11 @@ fn names_another_member(file: &FileReading<'_>, declaration: &Declaration, doc: 
 }
 
 /// Tells whether a line names something else than the declaration, its owner and what it has no name for.
-fn names_otherwise(line: &str, declaration: &Declaration, owner: Option<&Name>) -> bool {
-    let behind = line.split_once("@name").map_or("", |(_, behind)| behind);
-    let mut words = behind.split_whitespace();
+fn names_otherwise(line: &str, tag: &str, declaration: &Declaration, owner: Option<&Name>) -> bool {
+    let behind = line.split_once(tag).map_or("", |(_, behind)| behind);
+    // What it takes may be shown as well: `@name scales.weigh(crate, unit)`.
+    let named = behind.trim().split_once('(').map_or(behind, |(named, _)| named);
+    let mut words = named.split_whitespace();
     let (Some(path), None) = (words.next(), words.next()) else { return false };
     let last = path.trim_end_matches("()").rsplit(['#', '.', '/', '~', ':']).next().unwrap_or_default();
     let is_name =
@@ -84,17 +86,17 @@ fn names_otherwise(line: &str, declaration: &Declaration, owner: Option<&Name>) 
         && owner.is_none_or(|owner| owner != last)
 }
 
-/// `@method reset` of an `@instance`, above what is called otherwise.
+/// `@method reset`, above what is called otherwise.
 fn names_another_method(file: &FileReading<'_>, declaration: &Declaration, doc: &DocComment) -> bool {
-    marked(doc, &["instance"])
-        && lines_of(file, doc, &["method", "function"]).any(|line| {
-            let behind = line.split_once('@').map_or("", |(_, tag)| tag);
-            let mut words = behind.split_whitespace().skip(1);
-            let name = words.next().filter(|_| words.next().is_none());
-            name.is_some_and(|name| {
-                name.chars().all(|c| c.is_alphanumeric() || c == '_') && name != declaration.name.as_str()
-            })
+    let owner = declaration.owner.map(|owner| &file.outline.declaration(owner).name);
+    ["method", "function"].iter().any(|tag| {
+        lines_of(file, doc, &[tag]).any(|line| {
+            let sort = line.split_whitespace().next_back().unwrap_or_default();
+            let is_sort =
+                matches!(sort, "abstract" | "async" | "private" | "protected" | "public" | "static");
+            !is_sort && names_otherwise(line, tag, declaration, owner)
         })
+    })
 }
 
 /// `weigh: function() {}`, `weigh() {}`: it takes and does nothing, and shows what others are to write.

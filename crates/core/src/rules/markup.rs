@@ -189,7 +189,11 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     let joined = Joined::of(context, "");
     let text = &joined.text;
-    let hidden = hidden_html(text);
+    let mut hidden = hidden_html(text);
+    // An example is code, though it may end the element that its reader puts around it.
+    let offset = |row: usize| joined.starts.get(row).map_or(text.len(), |&(at, _)| at);
+    let examples = visible::unfenced_examples(context).into_iter();
+    hidden.extend(examples.map(|rows| (offset(rows.start), offset(rows.end))));
     let has_placeholders = has_placeholders(text);
     // Each block tag begins a text of its own.
     let doc = context.doc;

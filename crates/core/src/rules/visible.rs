@@ -124,7 +124,7 @@ fn read_lines<'a>(context: &Context<'a>) -> Vec<Visible<'a>> {
 
 /// Returns the rows of the examples that are code from their first line to their last: those of JavaScript's notation
 /// that set no code apart themselves.
-fn unfenced_examples(context: &Context<'_>) -> Vec<Range<usize>> {
+pub(super) fn unfenced_examples(context: &Context<'_>) -> Vec<Range<usize>> {
     if !context.file.language.dialect.is_script() {
         return Vec::new();
     }

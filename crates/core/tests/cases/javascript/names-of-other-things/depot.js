@@ -40,3 +40,45 @@ export const reader = {
         this.count();
     },
 };
+
+/**
+ * Starts the scale.
+ * @method start
+ * @param {Crate} crate what to weigh
+ */
+reader.onNextLine = function (line, callback) {
+    callback(line);
+};
+
+/**
+ * Stops the scale.
+ * @method stop
+ * @param {Crate} crate what nothing takes
+ */
+reader.stop = function (line) {
+    line.stop();
+};
+
+/**
+ * Weighs a crate.
+ * @name depot.weighAll(source)
+ * @param {Crate[]} source what to weigh
+ */
+export function isCrate(value) {
+    return value.load;
+}
+
+/**
+ * Draws a crate.
+ *
+ * @example
+ *     draw(crate);
+ *
+ * </pre><div id="crate"></div>
+ * <script>draw(crate);</script>
+ *
+ * @param {Crate} crate what to draw
+ */
+export function draw(crate) {
+    crate.draw();
+}
