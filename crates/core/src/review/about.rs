@@ -77,12 +77,17 @@ fn names_otherwise(line: &str, tag: &str, declaration: &Declaration, owner: Opti
     let last = path.trim_end_matches("()").rsplit(['#', '.', '/', '~', ':']).next().unwrap_or_default();
     let is_name =
         |name: &str| !name.is_empty() && name.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '$'));
+    // A bundler numbers namesakes: `weigh$1`; and what is private may be told without its underscore.
+    let plain = |name: &'_ str| -> String {
+        let numbered = name.rsplit_once('$').filter(|(_, number)| number.bytes().all(|b| b.is_ascii_digit()));
+        numbered.map_or(name, |(name, _)| name).replace('_', "").to_lowercase()
+    };
     let own = declaration.name.as_str();
     is_name(last)
         && is_name(own)
         && declaration.kind != Kind::Constructor
         && own != "default"
-        && own != last
+        && plain(own) != plain(last)
         && owner.is_none_or(|owner| owner != last)
 }
 

@@ -52,7 +52,7 @@ reader.onNextLine = function (line, callback) {
 
 /**
  * Stops the scale.
- * @method stop
+ * @method _Stop
  * @param {Crate} crate what nothing takes
  */
 reader.stop = function (line) {
