@@ -1,7 +1,7 @@
 //! Comments that speak of something else than the declaration below them.
 
 use super::FileReading;
-use crate::model::{Body, Declaration, DocComment, Kind, Name, Surface};
+use crate::model::{Body, Declaration, DocComment, EntryKind, Kind, Name, Surface};
 use crate::pairing::{Match, Pairing};
 use crate::text::Span;
 
@@ -33,11 +33,20 @@ pub(super) fn is_shown_only(file: &FileReading<'_>, declaration: &Declaration, d
         && declaration.surface == Surface::Private
         && declaration.signature.parameters.is_empty();
     let handed_out = declaration.kind == Kind::Property && marked(doc, &["method", "function", "func"]);
+    let names_another =
+        names_another_member(file, declaration, doc) || names_another_method(file, declaration, doc);
     undeclared
         || handed_out
-        || names_another_member(file, declaration, doc)
-        || names_another_method(file, declaration, doc)
+        || (names_another && !speaks_of_parameters(declaration, doc))
         || is_to_be_written(file, declaration)
+}
+
+/// Tells whether a comment has an entry for one of the parameters: whatever it is named for, it is about these.
+fn speaks_of_parameters(declaration: &Declaration, doc: &DocComment) -> bool {
+    let names = doc.entries_of(EntryKind::Param).flat_map(|entry| &entry.names);
+    let takes =
+        |name: &Name| declaration.signature.parameters.iter().any(|taken| taken.named() == Some(name));
+    names.into_iter().any(|name| takes(&name.name))
 }
 
 fn marked(doc: &DocComment, names: &[&str]) -> bool {
