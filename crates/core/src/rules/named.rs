@@ -100,6 +100,7 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
                     || is_hash_of_keys(context, name.name.as_str())
                     || is_below_filled(context, name.span) => {}
             Match::Unknown if is_constant_told(context, name) || is_taken_inside(context, &name.name) => {}
+            Match::Unknown if is_taken_by_decorator(context, name.name.as_str()) => {}
             // A section that its author did not set apart: `example: weigh(1)`.
             Match::Unknown if written.section > 0 && is_title_of_text(name.name.as_str()) => {}
             Match::Unknown if is_word_of_macro(context, name.name.as_str()) => {}
@@ -245,15 +246,9 @@ fn is_hash_of_keys(context: &Context<'_>, name: &str) -> bool {
         && context.declaration().signature.parameters.iter().any(by_key)
 }
 
-/// Tells whether a parameter stands in a comment inside the header: not taken here, but by those that fill it in; or
-/// as a string in a decorator, which may take it in the declaration's place.
-fn is_set_aside(context: &Context<'_>, name: &str) -> bool {
+/// Tells whether a name stands as a string in a decorator, which may take it in the declaration's place.
+fn is_taken_by_decorator(context: &Context<'_>, name: &str) -> bool {
     let declaration = context.declaration();
-    let header = context.slice(declaration.header());
-    if context.file.language.dialect == Dialect::Ruby && matches!(name, "block" | "blk") {
-        // A block is taken without being named.
-        return memchr::memmem::find(context.slice(declaration.span).as_bytes(), b"yield").is_some();
-    }
     let in_string = |declaration: &Declaration| {
         let start = declaration.span.start;
         let above = context.slice(Span::new(start, declaration.name_span.start.max(start)));
@@ -263,8 +258,16 @@ fn is_set_aside(context: &Context<'_>, name: &str) -> bool {
         Construction::Member(id) => Some(context.file.outline.declaration(id)),
         Construction::Unknown | Construction::Header | Construction::Fields => None,
     };
-    if std::iter::once(declaration).chain(taken_by).any(in_string) {
-        return true;
+    std::iter::once(declaration).chain(taken_by).any(in_string)
+}
+
+/// Tells whether a parameter stands in a comment inside the header: not taken here, but by those that fill it in.
+fn is_set_aside(context: &Context<'_>, name: &str) -> bool {
+    let declaration = context.declaration();
+    let header = context.slice(declaration.header());
+    if context.file.language.dialect == Dialect::Ruby && matches!(name, "block" | "blk") {
+        // A block is taken without being named.
+        return memchr::memmem::find(context.slice(declaration.span).as_bytes(), b"yield").is_some();
     }
     let comments = header.match_indices("/*").filter_map(|(at, _)| {
         let inner = &header[at + 2..];
