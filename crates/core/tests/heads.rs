@@ -180,6 +180,33 @@ fn an_unknown_macro_behind_a_list_changes_nothing() {
     assert!(heads > 50, "only {heads} heads");
 }
 
+/// Gives the first package of a Scala source a body, which holds all that follows; nothing where it has one.
+fn with_package_body(text: &str) -> Option<String> {
+    let mut packages = text.lines().filter(|line| line.starts_with("package "));
+    match (packages.next(), packages.next()) {
+        (None, _) => Some(format!("package wrapped {{ {}\n}}\n", text.trim_end())),
+        (Some(line), None) if !line.ends_with(['{', ':']) => {
+            Some(format!("{}\n}}\n", text.trim_end().replacen(line, &format!("{line} {{"), 1)))
+        }
+        _ => None,
+    }
+}
+
+#[test]
+fn a_package_with_a_body_loses_nothing() {
+    let mut files = 0;
+    for (name, text) in sources("scala") {
+        let Some(wrapped) = with_package_body(&text) else { continue };
+        assert_eq!(
+            testing::outline_text(&name, &text, ""),
+            testing::outline_text(&name, &wrapped, ""),
+            "{name}"
+        );
+        files += 1;
+    }
+    assert!(files > 8, "only {files}");
+}
+
 /// Puts a blank behind every line but those that say that they go on, and empty ones.
 fn with_blanks_behind(text: &str) -> String {
     let lines = text.split_inclusive('\n').map(|line| {
