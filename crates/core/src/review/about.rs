@@ -83,11 +83,11 @@ fn names_otherwise(line: &str, tag: &str, declaration: &Declaration, owner: Opti
     let named = behind.trim().split_once('(').map_or(behind, |(named, _)| named);
     let mut words = named.split_whitespace();
     let (Some(path), None) = (words.next(), words.next()) else { return false };
-    let last = path.trim_end_matches("()").rsplit(['#', '.', '/', '~', ':']).next().unwrap_or_default();
+    let last = path.rsplit(['#', '.', '/', '~', ':']).next().unwrap_or_default();
     let is_name =
         |name: &str| !name.is_empty() && name.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '$'));
     // A bundler numbers namesakes: `weigh$1`; and what is private may be told without its underscore.
-    let plain = |name: &'_ str| -> String {
+    let plain = |name: &str| {
         let numbered = name.rsplit_once('$').filter(|(_, number)| number.bytes().all(|b| b.is_ascii_digit()));
         numbered.map_or(name, |(name, _)| name).replace('_', "").to_lowercase()
     };
