@@ -7,7 +7,7 @@ use crate::model::{
     Signature,
 };
 use crate::reading::Language;
-use crate::text::{Source, Span};
+use crate::text::{Source, Span, narrow};
 
 /// Settles what only comment and signature together tell.
 pub(super) fn reconcile(
@@ -152,8 +152,8 @@ fn find_names_behind_types(outline: &Outline, docs: &mut HashMap<CommentId, DocC
                 continue;
             }
             let ty = first.span;
-            let gap = (behind.len() - behind.trim_start_matches([' ', '\t', '-']).len()) as u32;
-            let start = text.start + end as u32;
+            let gap = narrow(behind.len() - behind.trim_start_matches([' ', '\t', '-']).len());
+            let start = text.start + narrow(end);
             let entry = &mut doc.entries[at];
             entry.ty = Some(ty);
             entry.names[0] =
