@@ -33,11 +33,10 @@ pub(super) fn is_shown_only(file: &FileReading<'_>, declaration: &Declaration, d
         && declaration.surface == Surface::Private
         && declaration.signature.parameters.is_empty();
     let handed_out = declaration.kind == Kind::Property && marked(doc, &["method", "function", "func"]);
-    let names_another =
-        names_another_member(file, declaration, doc) || names_another_method(file, declaration, doc);
+    let elsewhere = names_another_member(file, declaration, doc) || names_another(file, declaration, doc);
     undeclared
         || handed_out
-        || (names_another && !speaks_of_parameters(declaration, doc))
+        || (elsewhere && !speaks_of_parameters(declaration, doc))
         || is_to_be_written(file, declaration)
 }
 
@@ -63,17 +62,18 @@ fn lines_of<'a>(
     marks.filter_map(|mark| doc.lines.get(mark.lines.0 as usize)).map(|&line| file.source.slice(line))
 }
 
-/// `@name scale#weigh`, where the declaration is no member of a scale; `@name tare`, above what is called otherwise.
+/// `@name scale#weigh`, where the declaration is no member of a scale.
 fn names_another_member(file: &FileReading<'_>, declaration: &Declaration, doc: &DocComment) -> bool {
-    let owner = declaration.owner.map(|owner| &file.outline.declaration(owner).name);
+    let owner = owner_name(file, declaration);
     lines_of(file, doc, &["name"]).any(|line| {
         let path = line.split_whitespace().next_back().unwrap_or_default();
-        if names_otherwise(line, "@name", declaration, owner) {
-            return true;
-        }
         let around = path.split_once('#').map(|(around, _)| around.rsplit(['.', '/', '~']).next());
         around.flatten().is_some_and(|around| owner.is_none_or(|owner| owner != around))
     })
+}
+
+fn owner_name<'a>(file: &'a FileReading<'_>, declaration: &Declaration) -> Option<&'a Name> {
+    declaration.owner.map(|owner| &file.outline.declaration(owner).name)
 }
 
 /// Tells whether a line names something else than the declaration, its owner and what it has no name for.
@@ -100,10 +100,10 @@ fn names_otherwise(line: &str, tag: &str, declaration: &Declaration, owner: Opti
         && owner.is_none_or(|owner| owner != last)
 }
 
-/// `@method reset`, above what is called otherwise.
-fn names_another_method(file: &FileReading<'_>, declaration: &Declaration, doc: &DocComment) -> bool {
-    let owner = declaration.owner.map(|owner| &file.outline.declaration(owner).name);
-    ["method", "function"].iter().any(|tag| {
+/// `@name tare` or `@method tare`, above what is called otherwise.
+fn names_another(file: &FileReading<'_>, declaration: &Declaration, doc: &DocComment) -> bool {
+    let owner = owner_name(file, declaration);
+    ["name", "method", "function"].iter().any(|tag| {
         lines_of(file, doc, &[tag]).any(|line| {
             let sort = line.split_whitespace().next_back().unwrap_or_default();
             let is_sort =

@@ -100,7 +100,7 @@ pub(super) fn mask(text: &str) -> Given<'_> {
                 let annotations = annotations_before(text, start).filter(|_| may_be_lambda(&text[start..]));
                 if let Some(at) = annotations.filter(|at| text[at.clone()].is_ascii()) {
                     let out = bytes.get_or_insert_with(|| text.as_bytes().to_vec());
-                    out[at].iter_mut().filter(|byte| **byte != b'\n').for_each(|byte| *byte = b' ');
+                    blank(&mut out[at]);
                 }
             }
             Place::Delegation => {
@@ -114,9 +114,14 @@ pub(super) fn mask(text: &str) -> Given<'_> {
     bytes.and_then(|bytes| String::from_utf8(bytes).ok()).map_or(Given::all(text), Given::replaced)
 }
 
+/// Blanks a part of a text but for its line breaks.
+fn blank(part: &mut [u8]) {
+    part.iter_mut().filter(|byte| **byte != b'\n').for_each(|byte| *byte = b' ');
+}
+
 /// Gives the grammar a text in which the last member of a class on one line ends with a semicolon, as without
 /// one it reads on past the brace, and no comma stands behind the last type of a list. Nothing when there is neither.
-pub(super) fn with_ends(text: &str) -> Option<Given<'_>> {
+pub(super) fn in_plainer_forms(text: &str) -> Option<Given<'_>> {
     let given = mask(text);
     let mut bytes = given.text().as_bytes().to_vec();
     let mut at = 0;
@@ -145,7 +150,7 @@ pub(super) fn with_ends(text: &str) -> Option<Given<'_>> {
 /// Gives the grammar a text without the annotations at the left edge that stand on lines of their own, but those that a
 /// reader looks at. Nothing when there are none.
 pub(super) fn without_annotations(text: &str) -> Option<Given<'_>> {
-    let given = with_ends(text).unwrap_or_else(|| mask(text));
+    let given = in_plainer_forms(text).unwrap_or_else(|| mask(text));
     let mut bytes = given.text().as_bytes().to_vec();
     let mut changed = false;
     for found in memchr::memmem::find_iter(text.as_bytes(), "\n@") {
@@ -154,7 +159,7 @@ pub(super) fn without_annotations(text: &str) -> Option<Given<'_>> {
         let name = text[start + 1..end].split('(').next().unwrap_or_default();
         let told = matches!(name.rsplit(['.', ':']).next(), Some("Throws" | "Deprecated"));
         if !told && text[start..end].is_ascii() {
-            bytes[start..end].iter_mut().filter(|byte| **byte != b'\n').for_each(|byte| *byte = b' ');
+            blank(&mut bytes[start..end]);
             changed = true;
         }
     }

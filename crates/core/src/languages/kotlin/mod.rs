@@ -136,7 +136,7 @@ impl Grammar for KotlinGrammar {
     }
 
     fn plainer<'s>(&self, text: &'s str) -> Option<Given<'s>> {
-        mask::with_ends(text)
+        mask::in_plainer_forms(text)
     }
 
     fn is_misread(&self, root: Node<'_>) -> bool {
