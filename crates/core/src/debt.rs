@@ -454,7 +454,7 @@ fn for_tools<'a>(
 }
 
 /// Returns the names that lines outside of entries open with, in a form of the author's own: `load (float): what to
-/// weigh`, `* load - what to weigh`, or `load` above its description.
+/// weigh`, `:load: what to weigh`, `* load, crate - what to weigh`, or `load` above its description.
 fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &'a str> {
     let is_entry = |row: u32| doc.entries.iter().any(|entry| entry.lines.0 <= row && row < entry.lines.1);
     // A list below an entry may go on with others.
@@ -468,27 +468,44 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
         let below = doc.lines.get(row as usize + 1).map_or("", |&below| source.slice(below));
         in_docstring && !below.trim().is_empty() && indent(below) > indent(line)
     };
-    rows.filter_map(move |(&line, row)| {
+    let told_in = move |(&line, row): (&Span, u32)| {
         let whole = source.slice(line);
         let line = whole.trim_start();
-        let item = line.trim_start_matches(['*', '-', '+', ' ', '`']);
-        let end = item.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(item.len());
-        let behind = item[end..].trim_start_matches(['`', '*']).trim_start();
+        let (names, behind) = names_ahead(line.trim_start_matches(['*', '-', '+', ' ', '`', ':']));
+        let behind = behind.trim_start_matches(['`', '*']).trim_start();
         let behind = match behind.strip_prefix('(') {
             Some(inner) => inner.split_once(')')?.1.trim_start(),
             None => behind,
         };
         if matches!(behind.trim_end(), "" | ":") && describes_below(row, whole) {
-            return Some(&item[..end]);
+            return Some(names);
         }
         // `- load is the weight in kg`
         if behind.split_whitespace().next().is_some_and(|word| SAYING.contains(&word)) {
-            return Some(&item[..end]);
+            return Some(names);
         }
         let text = behind.strip_prefix([':', '-', '–', '—', '='])?;
         // A value or an operator (`load::mass`, `load->mass`) follows at once.
-        (text.starts_with(' ') && text.trim().len() > 2).then_some(&item[..end])
-    })
+        (text.starts_with(' ') && text.trim().len() > 2).then_some(names)
+    };
+    rows.filter_map(told_in).flat_map(|names| names.split(',').map(str::trim))
+}
+
+/// Divides a text behind the names that it opens with, one or several with commas between, brackets around them or none.
+fn names_ahead(text: &str) -> (&str, &str) {
+    let is_name = |c: char| c.is_alphanumeric() || c == '_';
+    let bracketed = text.strip_prefix('(').and_then(|inner| inner.split_once(')'));
+    if let Some(found) = bracketed.filter(|(names, _)| names.chars().all(|c| is_name(c) || ", ".contains(c))) {
+        return found;
+    }
+    let mut end = 0;
+    loop {
+        end += text[end..].find(|c: char| !is_name(c)).unwrap_or(text.len() - end);
+        match text[end..].strip_prefix(", ") {
+            Some(next) if next.starts_with(is_name) => end += 2,
+            _ => return text.split_at(end),
+        }
+    }
 }
 
 /// Returns the keys that items of a list in an entry open with, as Ruby writes them: "- `:unit => 'kg'`: what to count in".

@@ -35,6 +35,7 @@ pub(super) fn is_excused(sort: &Sort, context: &Context<'_>, side: &Side, paired
     is_set_aside(context, text)
         || is_hash_of_keys(context, text)
         || is_below_filled(context, name.span)
+        || is_handed_on(context, &name.name)
         || (sort.kind == EntryKind::TypeParam
             && (is_of_a_member(context, &name.name) || is_template_by_macro(context)))
         || (paired.is == Match::Unknown
@@ -146,19 +147,23 @@ fn is_set_aside(context: &Context<'_>, name: &str) -> bool {
     comments.flat_map(|comment| comment.split(|c: char| !word(c))).any(|found| found == name)
 }
 
+/// Tells whether a name is that of a parameter which a function takes that this one gives back: a maker's comment may tell
+/// of what it makes.
+fn is_handed_on(context: &Context<'_>, name: &Name) -> bool {
+    context.paired.is_some_and(|(signature, _)| signature.handed_on.contains(name))
+}
+
 /// Tells whether a name is that of a parameter which a function inside takes: one that is handed out may be told of in its
 /// maker's comment. Of a class it is what `__new__` takes besides `__init__`.
 fn is_taken_inside(context: &Context<'_>, name: &Name) -> bool {
     let is_type = context.declaration().kind.is_type();
-    let handed_on = context.paired.is_some_and(|(signature, _)| signature.handed_on.contains(name));
     let takes = |parameter: &Parameter| parameter.named() == Some(name);
-    handed_on
-        || context.file.outline.declarations.iter().any(|inner| {
-            inner.owner == Some(context.id)
-                && inner.kind.is_callable()
-                && (!is_type || inner.name == "__new__")
-                && inner.signature.parameters.iter().any(takes)
-        })
+    context.file.outline.declarations.iter().any(|inner| {
+        inner.owner == Some(context.id)
+            && inner.kind.is_callable()
+            && (!is_type || inner.name == "__new__")
+            && inner.signature.parameters.iter().any(takes)
+    })
 }
 
 /// Tells whether an entry in the colon form tells of one of the constants that are passed: `@PRESS_SLOW: take time`.

@@ -224,8 +224,8 @@ pub(super) fn signature_of<'t>(walk: &Walk<'t, Script>, node: Node<'t>, body: Op
     signature
 }
 
-/// Gathers what the functions take that a callable gives back: `crate => load => …`, `return function (load) {…}`, or a
-/// type `(load: number) => void`.
+/// Gathers what the functions take that a callable gives back: `crate => load => …`, `return function (load) {…}`,
+/// `return weigh` of a function made inside, or a type `(load: number) => void`.
 fn handed_on<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Name> {
     let mut names = Vec::new();
     let mut open = given_back(walk, node);
@@ -237,14 +237,17 @@ fn handed_on<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Name> {
     names
 }
 
-/// Returns the functions, and types of functions, that a callable gives back as they are written.
+/// Returns the functions, and types of functions, that a callable gives back as they are written, or by the name that it
+/// gives them itself.
 fn given_back<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Node<'t>> {
     let mut values = Vec::new();
     match walk.field(node, "body") {
         Some(body) if walk.kind(body) == Some(Script::Block) => {
-            let statements = walk.children(body).into_iter();
-            let returned = statements.filter(|&statement| walk.kind(statement) == Some(Script::Return));
-            values.extend(returned.filter_map(|statement| walk.children(statement).into_iter().next()));
+            let statements = walk.children(body);
+            let returned = statements.iter().filter(|&&statement| walk.kind(statement) == Some(Script::Return));
+            for value in returned.filter_map(|&statement| walk.children(statement).into_iter().next()) {
+                values.push(made_inside(walk, &statements, value).unwrap_or(value));
+            }
         }
         body => values.extend(body),
     }
@@ -258,10 +261,28 @@ fn given_back<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Node<'t>> {
         }
     }
     let is_function = |value: &Node<'t>| {
-        matches!(walk.kind(*value), Some(Script::Arrow | Script::FunctionValue | Script::FunctionType))
+        matches!(
+            walk.kind(*value),
+            Some(Script::Arrow | Script::Function | Script::FunctionValue | Script::FunctionType)
+        )
     };
     values.retain(is_function);
     values
+}
+
+/// Returns the function that one of the statements of a body gives the name that stands as a value.
+fn made_inside<'t>(walk: &Walk<'t, Script>, statements: &[Node<'t>], value: Node<'t>) -> Option<Node<'t>> {
+    let name = Some(value).filter(|&value| walk.kind(value) == Some(Script::Identifier))?;
+    let is_named = |node: Node<'t>| {
+        walk.field(node, "name").is_some_and(|found| walk.text(found) == walk.text(name))
+    };
+    statements.iter().find_map(|&statement| match walk.kind(statement) {
+        Some(Script::Function) => Some(statement).filter(|&function| is_named(function)),
+        _ => {
+            let mut declarators = walk.children_of(statement, Script::Declarator).into_iter();
+            declarators.find(|&declarator| is_named(declarator)).and_then(|found| walk.field(found, "value"))
+        }
+    })
 }
 
 fn returns<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Returns {

@@ -24,3 +24,30 @@ export function adder(one) {
  * @returns {function(number): function(number): string} what weighs
  */
 export const weigher = (unit) => ({ tare }) => (load) => `${load - tare} ${unit}`;
+
+/**
+ * Makes what weighs crates.
+ *
+ * @param {Crate} crate what is weighed
+ * @return {function(Crate): number} what weighs
+ */
+export function createWeigher(scale) {
+  var weigh = function weigh(crate, unit) {
+    return scale.weigh(crate, unit);
+  };
+  weigh.scale = scale;
+  return weigh;
+}
+
+/**
+ * Makes what tips crates.
+ *
+ * @param {Crate} crates what is tipped
+ * @return {function(Crate): void} what tips
+ */
+export function createTipper(press) {
+  function tip(crate) {
+    press.tip(crate);
+  }
+  return tip;
+}

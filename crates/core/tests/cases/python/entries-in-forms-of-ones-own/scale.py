@@ -70,3 +70,21 @@ def heave(scale: object, unit: object) -> float:
     float
     """
     return 1.0
+
+
+def tip(crate: object, angle: float = 0.0) -> None:
+    """
+    Tip a crate into the press.
+
+    :crate: what is tipped, see `heave()`
+    :angle: How far to tip it?
+            Never further than the press allows.
+    """
+
+
+def mark(across: float, along: float, radius: float, colour: str) -> None:
+    """
+    Mark a circle on the floor of the press hall.
+    - (across, along): its middle
+    - radius: how large it is
+    """
