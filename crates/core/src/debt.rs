@@ -495,7 +495,8 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
 fn names_ahead(text: &str) -> (&str, &str) {
     let is_name = |c: char| c.is_alphanumeric() || c == '_';
     let bracketed = text.strip_prefix('(').and_then(|inner| inner.split_once(')'));
-    if let Some(found) = bracketed.filter(|(names, _)| names.chars().all(|c| is_name(c) || ", ".contains(c))) {
+    if let Some(found) = bracketed.filter(|(names, _)| names.chars().all(|c| is_name(c) || ", ".contains(c)))
+    {
         return found;
     }
     let mut end = 0;

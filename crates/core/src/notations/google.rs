@@ -3,7 +3,7 @@
 use super::Lines;
 use super::field_lists::exception_name;
 use super::notation::{Addition, NewEntry, Notation, Order, TypeCustom, WriteStyle, Writer, title};
-use super::sections::{self, SectionLines};
+use super::sections::{self, LONGEST_TITLE, SectionLines};
 use super::summary::{blank, complete, describe, describe_from, section};
 use crate::model::{Dialect, DocComment, Entry, EntryKind, NotationId};
 use crate::text::{Span, narrow};
@@ -27,13 +27,23 @@ struct Heading {
     has_colon: bool,
 }
 
+/// Tells whether a line may be a heading, by its first letter and its length or that of what stands before a colon. Most are
+/// none.
+fn may_head(lines: &Lines<'_>, row: usize) -> bool {
+    let text = lines.trimmed(row);
+    text.starts_with(char::is_uppercase)
+        && (text.len() <= LONGEST_TITLE || text.as_bytes()[..=LONGEST_TITLE].contains(&b':'))
+}
+
 /// Finds the headings: a known title and a colon at the comment's own indentation, text on the same line
 /// only where a single entry is expected.
 fn headings(lines: &Lines<'_>) -> Vec<Heading> {
+    // Most comments have no line that could be one.
+    let Some(first) = (0..lines.len()).find(|&row| may_head(lines, row)) else { return Vec::new() };
     let base = sections::base_indent(lines);
     let shielded = lines.shielded();
     let mut out = Vec::new();
-    for row in (0..lines.len()).filter(|&row| !shielded[row]) {
+    for row in (first..lines.len()).filter(|&row| may_head(lines, row) && !shielded[row]) {
         let Some((title, rest)) = lines.trimmed(row).split_once(':') else {
             let lists = out.iter().any(|heading: &Heading| !heading.has_colon);
             let at_base = |_: &_| sections::indent_of(lines, row, base) == base;
@@ -69,7 +79,10 @@ fn bare_heading(lines: &Lines<'_>, row: usize, lists: bool) -> Option<(&'static 
     // Most lines are too long for a title, or begin otherwise.
     let text = lines.trimmed(row);
     let below = row + 1;
-    if text.len() > 24 || !text.starts_with(|c: char| c.is_ascii_uppercase()) || below >= lines.len() {
+    if text.len() > LONGEST_TITLE
+        || !text.starts_with(|c: char| c.is_ascii_uppercase())
+        || below >= lines.len()
+    {
         return None;
     }
     let (title, kind) = sections::title(text)?;

@@ -6,6 +6,9 @@ use super::{Addition, Lines, NewEntry, Order};
 use crate::model::{DocComment, Entry, EntryKind, EntryName, Section};
 use crate::text::{Span, narrow, nearest};
 
+/// What is longer is no title, in bytes.
+pub(super) const LONGEST_TITLE: usize = 24;
+
 /// A title, in lower case, with the spelling that stands for it and what its items are.
 type Title = (&'static str, &'static str, Option<EntryKind>);
 
@@ -56,7 +59,7 @@ const TITLES: &[Title] = &[
 
 /// Finds a title as it is written; it begins with a capital.
 pub(super) fn title(text: &str) -> Option<(&'static str, Option<EntryKind>)> {
-    if !text.starts_with(char::is_uppercase) || text.len() > 24 {
+    if !text.starts_with(char::is_uppercase) || text.len() > LONGEST_TITLE {
         return None;
     }
     let lower = text.to_lowercase();
@@ -92,7 +95,11 @@ pub fn heading_meant(written: &str, title: &str) -> Option<String> {
 
 /// Finds the title of entries that a misspelt heading is near to.
 pub(super) fn near_title(text: &str) -> Option<(&'static str, Option<EntryKind>)> {
-    if !text.starts_with(char::is_uppercase) || text.len() > 24 || text.len() < 4 || text.contains(' ') {
+    if !text.starts_with(char::is_uppercase)
+        || text.len() > LONGEST_TITLE
+        || text.len() < 4
+        || text.contains(' ')
+    {
         return None;
     }
     let lower = text.to_lowercase();

@@ -1,16 +1,17 @@
-//! Leaves statements without any fact out of what the grammar is given: a lexical pass over lines, several times
-//! faster than the grammar itself.
+//! Leaves statements without any fact, and the insides of docstrings, out of what the grammar is given: a lexical pass
+//! over lines, several times faster than the grammar itself.
 //!
-//! A statement at the level of a function's body, with all that is indented below it, is left out when it surely
-//! returns, raises, yields and declares nothing. Enough of them stay for the body to be what it was: one that only
-//! gives back a field must not be made. Where the pass loses its bearings, everything is given.
+//! A docstring is read from the source; the grammar need only tell where it begins and ends. A statement at the level
+//! of a function's body, with all that is indented below it, is left out when it surely returns, raises, yields and
+//! declares nothing. Enough of them stay for the body to be what it was: one that only gives back a field must not be
+//! made. Where the pass loses its bearings, everything is given.
 
 use std::ops::Range;
 use std::sync::LazyLock;
 
 use aho_corasick::AhoCorasick;
 
-use crate::languages::shared::{plain_words, without_found};
+use crate::languages::shared::{SHORT_COMMENT, plain_words, without_found};
 use crate::reading::Given;
 use crate::text::narrow;
 
@@ -38,7 +39,8 @@ struct Line {
 pub(super) fn without_plain_statements(text: &str) -> Given<'_> {
     let given = Given::all(text);
     let Some(lines) = logical_lines(text) else { return given };
-    let (mut left_out, mut calls) = (Vec::new(), Vec::new());
+    let mut left_out: Vec<_> = lines.iter().filter_map(|line| inside_docstring(text, line)).collect();
+    let mut calls = Vec::new();
     let mut at = 0;
     while at < lines.len() {
         let line = &lines[at];
@@ -56,7 +58,19 @@ pub(super) fn without_plain_statements(text: &str) -> Given<'_> {
         }
         left_out.extend(plain);
     }
+    // No statement that holds a docstring is left out.
+    left_out.sort_unstable_by_key(|range| range.start);
     without_found(given, text, Some((left_out, calls)))
+}
+
+/// Returns what the grammar need not read of a string that opens a line: all behind its first line, where that is long.
+fn inside_docstring(text: &str, line: &Line) -> Option<Range<usize>> {
+    let prefix = usize::from(text[line.start..].starts_with(['r', 'R', 'u', 'U']));
+    let open = line.start + prefix;
+    let opens = [r#"""""#, "'''"].iter().any(|quotes| text[open..].starts_with(quotes));
+    let from = open + text[open..line.end].find('\n').filter(|_| opens)?;
+    let inner = from..behind_string(text, open)? - "'''".len();
+    (inner.start + SHORT_COMMENT < inner.end).then_some(inner)
 }
 
 /// Returns the statements of a body that hold no fact, those that stay all the same set aside.
@@ -171,6 +185,9 @@ fn behind_string(text: &str, open: usize) -> Option<usize> {
     let triple = bytes[open..].starts_with(&[quote; 3]);
     let mut at = open + if triple { 3 } else { 1 };
     loop {
+        if triple {
+            at += memchr::memchr2(b'\\', quote, bytes.get(at..)?)?;
+        }
         match *bytes.get(at)? {
             // Also in a raw string a backslash keeps a quote from closing it.
             b'\\' => at += 2,
@@ -199,6 +216,18 @@ mod tests {
             "def weigh(load):\n    \"\"\"Weigh.\"\"\"\n    a = 1\n    return c\n\nclass A:\n    x = 1\n";
         assert_eq!(given(text), wanted);
         assert_eq!(without_plain_statements(text).into_calls(), [21]);
+    }
+
+    #[test]
+    fn the_insides_of_docstrings_are_left_out() {
+        let long = "With its lid or without, \\\"\"\" as it stands.\n".repeat(3);
+        let text = format!(
+            "r\"\"\"Of crates.\n{long}\"\"\"\ndef weigh(load):\n    \"\"\"Weigh.\n{long}\"\"\" 'it'\n    a = f\"\"\"\n{long}\"\"\"\n"
+        );
+        let wanted = format!(
+            "r\"\"\"Of crates.\"\"\"\ndef weigh(load):\n    \"\"\"Weigh.\"\"\" 'it'\n    a = f\"\"\"\n{long}\"\"\"\n"
+        );
+        assert_eq!(given(&text), wanted);
     }
 
     #[test]

@@ -215,13 +215,19 @@ pub(super) fn signature_of<'t>(walk: &Walk<'t, Script>, node: Node<'t>, body: Op
         signature.returns.exempt |=
             memchr::memmem::find(walk.text(body).as_bytes(), asks.as_bytes()).is_some();
     }
-    let mut cursor = node.walk();
-    let generator = node.children(&mut cursor).any(|child| child.kind() == "*");
-    if generator {
+    if is_generator(walk, node) {
         signature.returns.yields = true;
         signature.returns.value = Answer::Unknown;
     }
     signature
+}
+
+/// Tells whether a callable yields: a star stands in front of its name, or of its parameters.
+fn is_generator<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> bool {
+    // Most have no star anywhere in front of their parameters, nor a decorator that takes some of its own.
+    let head = walk.text(node).split('(').next().unwrap_or_default();
+    let mut cursor = node.walk();
+    head.contains(['*', '@']) && node.children(&mut cursor).any(|child| child.kind() == "*")
 }
 
 /// Gathers what the functions take that a callable gives back: `crate => load => …`, `return function (load) {…}`,
@@ -242,16 +248,21 @@ fn handed_on<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Name> {
 fn given_back<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Node<'t>> {
     let mut values = Vec::new();
     match walk.field(node, "body") {
+        // Most bodies make no function.
+        Some(body) if walk.kind(body) == Some(Script::Block) && !makes_function(walk.text(body)) => {}
         Some(body) if walk.kind(body) == Some(Script::Block) => {
             let statements = walk.children(body);
-            let returned = statements.iter().filter(|&&statement| walk.kind(statement) == Some(Script::Return));
+            let returned =
+                statements.iter().filter(|&&statement| walk.kind(statement) == Some(Script::Return));
             for value in returned.filter_map(|&statement| walk.children(statement).into_iter().next()) {
                 values.push(made_inside(walk, &statements, value).unwrap_or(value));
             }
         }
         body => values.extend(body),
     }
-    if let Some(annotation) = walk.field(node, "return_type") {
+    if let Some(annotation) = walk.field(node, "return_type")
+        && walk.text(annotation).contains("=>")
+    {
         values.push(annotation);
         values.extend(walk.children(annotation));
     }
@@ -270,12 +281,16 @@ fn given_back<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Vec<Node<'t>> {
     values
 }
 
+/// Tells whether code may make a function.
+fn makes_function(code: &str) -> bool {
+    ["=>", "function"].iter().any(|sign| memchr::memmem::find(code.as_bytes(), sign.as_bytes()).is_some())
+}
+
 /// Returns the function that one of the statements of a body gives the name that stands as a value.
 fn made_inside<'t>(walk: &Walk<'t, Script>, statements: &[Node<'t>], value: Node<'t>) -> Option<Node<'t>> {
     let name = Some(value).filter(|&value| walk.kind(value) == Some(Script::Identifier))?;
-    let is_named = |node: Node<'t>| {
-        walk.field(node, "name").is_some_and(|found| walk.text(found) == walk.text(name))
-    };
+    let is_named =
+        |node: Node<'t>| walk.field(node, "name").is_some_and(|found| walk.text(found) == walk.text(name));
     statements.iter().find_map(|&statement| match walk.kind(statement) {
         Some(Script::Function) => Some(statement).filter(|&function| is_named(function)),
         _ => {

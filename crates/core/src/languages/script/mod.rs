@@ -195,6 +195,9 @@ fn describes_module(text: &str) -> bool {
 /// Tells whether a comment describes an event, `@event Press#full`, which stands for nothing below. Several, or one with
 /// words behind it, are what the declaration below gives off.
 fn describes_event(text: &str) -> bool {
+    if memchr::memmem::find(text.as_bytes(), b"@event").is_none() {
+        return false;
+    }
     let events =
         text.lines().filter_map(|line| line.trim_start_matches([' ', '\t', '*', '/']).strip_prefix("@event"));
     let mut events = events.map(str::trim).filter(|name| !name.contains('`'));

@@ -17,7 +17,7 @@ use crate::reading::{Given, Places};
 use crate::text::{Span, narrow};
 
 /// What the parser library reads faster than it passes over a gap, in bytes.
-const SHORT_COMMENT: usize = 64;
+pub(in crate::languages) const SHORT_COMMENT: usize = 64;
 
 /// The same of a body.
 const SHORT_BODY: usize = 6;

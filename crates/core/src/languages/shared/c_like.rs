@@ -44,14 +44,15 @@ pub(in crate::languages) fn is_doc_block(text: &str) -> bool {
 
 /// Tells whether a line of a comment opens with one of these tags.
 pub(in crate::languages) fn opens_with_tag(text: &str, tags: &[&str]) -> bool {
-    text.contains('@')
-        && text.lines().any(|line| {
-            let line = line.trim_start_matches(|c: char| c.is_whitespace() || matches!(c, '*' | '/' | '!'));
-            line.strip_prefix('@').is_some_and(|rest| {
-                let end = rest.find(|c: char| !(c.is_ascii_alphanumeric() || c == '_')).unwrap_or(rest.len());
-                tags.contains(&&rest[..end])
-            })
-        })
+    let bytes = text.as_bytes();
+    memchr::memchr_iter(b'@', bytes).any(|at| {
+        let line = bytes[..at].iter().rev().take_while(|&&byte| byte != b'\n');
+        let rest = &bytes[at + 1..];
+        let end = rest.iter().position(|byte| !(byte.is_ascii_alphanumeric() || *byte == b'_'));
+        let tag = &rest[..end.unwrap_or(rest.len())];
+        tags.iter().any(|known| known.as_bytes() == tag)
+            && line.copied().all(|byte| byte.is_ascii_whitespace() || matches!(byte, b'*' | b'/' | b'!'))
+    })
 }
 
 /// Takes a comment as `/** */` documentation, `///` documentation, or an ordinary comment.

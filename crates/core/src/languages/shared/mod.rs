@@ -15,8 +15,8 @@ mod tests_named;
 use crate::reading::{Action, Grammar};
 
 pub(super) use bodies::{
-    Braces, Heads, Opens, inside_comment, plain_words, ranges_without, run_behind, without_found,
-    without_plain_bodies,
+    Braces, Heads, Opens, SHORT_COMMENT, inside_comment, plain_words, ranges_without, run_behind,
+    without_found, without_plain_bodies,
 };
 pub(super) use branches::first_branches;
 pub(super) use c_like::{block_form, is_doc_block, opens_with_tag, without_comments};
