@@ -11,12 +11,12 @@ use crate::reading::{Scope, Walk};
 /// The type that stands for everything that can be thrown.
 const ANYTHING: &str = "Error";
 
-/// Looks at a statement as text: one without braces, without `telling` and without a `yield` holds nothing
-/// but perhaps a call, and need not be gone into.
+/// Looks at a statement or an expression as text: one without braces, without `telling`, without a `yield` and without
+/// comments holds nothing but perhaps a call, and need not be gone into.
 pub(super) fn skims(walk: &mut Walk<'_, Script>, node: Node<'_>, telling: &str) -> bool {
     let text = walk.text(node);
     let holds = |what: &str| memchr::memmem::find(text.as_bytes(), what.as_bytes()).is_some();
-    if holds("{") || holds(telling) || holds("yield") || holds("/*") {
+    if holds("{") || holds(telling) || holds("yield") || holds("/*") || holds("//") {
         return false;
     }
     if holds("(") || holds("await") {

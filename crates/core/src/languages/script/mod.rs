@@ -308,7 +308,13 @@ impl Grammar for ScriptGrammar {
             Script::Try => flow::tries(walk, node),
             Script::Catch => flow::handles(walk, node),
             Script::If => crate::languages::shared::note_guard(walk, node, Script::Throw, Script::Block),
-            Script::Call | Script::New | Script::Await => walk.calls(),
+            Script::Call | Script::New | Script::Await => {
+                walk.calls();
+                if flow::skims(walk, node, "=") {
+                    return Next::Over;
+                }
+            }
+            Script::Member | Script::Parenthesized if flow::skims(walk, node, "=") => return Next::Over,
             Script::Block => walk.calls_left_out(node),
             Script::TypeParameters
             | Script::Parameters
