@@ -307,6 +307,7 @@ const PARAMS_ELSEWHERE: &[&str] = &[
     "arguments are the same",
     "parameters as for",
     "arguments as for",
+    "same meaning as",
     "for a description of the parameters",
     "for a description of the arguments",
     "for parameter descriptions",
@@ -528,7 +529,7 @@ const SAYING: &[&str] = &[
 
 /// Returns what a comment says outside of its entries, lines joined by spaces and paragraphs by line breaks.
 ///
-/// What stands behind a blank line is no longer surely an entry's.
+/// What stands behind a blank line is no longer surely an entry's, nor is what says on a line of its own what is returned.
 fn told(source: &Source, doc: &DocComment) -> String {
     let mut out = String::new();
     let mut entries = doc.entries.iter().peekable();
@@ -541,8 +542,8 @@ fn told(source: &Source, doc: &DocComment) -> String {
         if text.is_empty() {
             entry_ends = 0;
             out.push('\n');
-        } else if entry_ends <= at {
-            if text.ends_with(':') {
+        } else if entry_ends <= at || says_return(text) {
+            if text.ends_with(':') || entry_ends > at {
                 // A heading begins a paragraph, whatever stands above it: `Returns:`.
                 out.push('\n');
             }
@@ -551,6 +552,11 @@ fn told(source: &Source, doc: &DocComment) -> String {
         }
     }
     out
+}
+
+/// Tells whether a line begins by saying what is returned, in plain words.
+fn says_return(text: &str) -> bool {
+    ["return ", "returns "].iter().any(|word| text.starts_with(word))
 }
 
 /// Returns the last part of a type's name, however it is qualified.

@@ -46,3 +46,16 @@ int press_weight(const struct press *press);
  * the press that is emptied
  */
 void press_drain(struct press *press);
+
+/**
+ * Gauges a press.
+ *
+ * @param press the press
+ * return its weight in kg, or a negative number on failure
+ */
+int press_gauge(const struct press *press);
+
+/**
+ * Fills a press to a mark. The arguments have the same meaning as those of the gauge.
+ */
+void press_fill_to(struct press *press, int mark);
