@@ -192,13 +192,14 @@ impl Debt {
         };
         let owing = self.params.contains(&true) || self.returns || !self.throws.is_empty();
         if demand.param != Owe::Always && owing && may_refer() {
-            let text = told(debtor.source, doc).to_ascii_lowercase();
+            let told = told(debtor.source, doc);
+            let text = told.to_ascii_lowercase();
             let says = |phrases: &[&str]| phrases.iter().any(|phrase| text.contains(phrase));
             let begins = |phrase: &&str| text.trim_start().starts_with(*phrase);
             let all_elsewhere = says(WHOLE_ELSEWHERE)
                 || LIKE_ANOTHER.iter().any(begins)
                 || is_unsupported(&text)
-                || (doc.entries_of(EntryKind::Param).next().is_none() && sends_elsewhere(&text));
+                || (doc.entries_of(EntryKind::Param).next().is_none() && sends_elsewhere(&told));
             if all_elsewhere || says(PARAMS_ELSEWHERE) {
                 self.params.fill(false);
             }
@@ -320,14 +321,26 @@ const PARAMS_ELSEWHERE: &[&str] = &[
     "parameters are documented in",
 ];
 
-/// Tells whether a sentence of a text, in lower case, sends its reader to other code: "See `weigh` for details", "for
-/// more information, see `weigh`".
+/// Tells whether a sentence of a text sends its reader to other code: "See `weigh` for details", "for more information, see
+/// `weigh`", "See PressScale for more info on the parameters".
 fn sends_elsewhere(text: &str) -> bool {
     let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". "));
-    sentences
-        .map(|sentence| sentence.trim().trim_start_matches("<p>").trim_end_matches('.'))
-        .filter_map(place_of_details)
-        .any(is_code)
+    sentences.map(|sentence| sentence.trim().trim_start_matches("<p>").trim_end_matches('.')).any(
+        |sentence| {
+            let lower = sentence.to_ascii_lowercase();
+            place_of_details(&lower).is_some_and(|place| {
+                is_code(place)
+                    || lower.find(place).is_some_and(|at| is_mixed(&sentence[at..at + place.len()]))
+            })
+        },
+    )
+}
+
+/// Tells whether a place is one word with a capital inside, as the names of types are.
+fn is_mixed(place: &str) -> bool {
+    place.chars().all(char::is_alphanumeric)
+        && place.chars().skip(1).any(char::is_uppercase)
+        && place.contains(char::is_lowercase)
 }
 
 /// Returns where a sentence, in lower case, sends its reader for details.
@@ -342,7 +355,7 @@ fn place_of_details(sentence: &str) -> Option<&str> {
         let (what, rest) = sentence.strip_prefix("for ")?.split_once(", ")?;
         (what, &rest[sent(rest)?..])
     };
-    let is_asked = |word: &&str| what.ends_with(*word);
+    let is_asked = |word: &&str| what.ends_with(*word) || what.starts_with(&format!("more {word} "));
     (DETAILS.iter().any(is_asked) || ["parameters", "arguments"].iter().any(|word| what.contains(word)))
         .then_some(place)
 }
@@ -680,6 +693,8 @@ mod tests {
         assert!(sends_elsewhere("refer to the documentation of this class for more information."));
         assert!(!sends_elsewhere("weighs a crate. for details on the law, see the handbook."));
         assert!(!sends_elsewhere("weighs a crate. see the scale for its load."));
+        assert!(sends_elsewhere("Weighs a crate. See PressScale for more info on the loads. "));
+        assert!(!sends_elsewhere("Weighs a crate. See Weigher for details."));
         assert!(!sends_elsewhere("see [weigher 1987] for details."));
     }
 }
