@@ -4,7 +4,7 @@ use super::heads::{Head, skip_angles};
 use super::lexer::Sort;
 use super::mask::{Around, Item, Pass};
 use super::small::is_name;
-use super::words::{BEHIND_LISTS, QUALIFIERS, TYPES, is_capital, looks_like_macro};
+use super::words::{BEHIND_LISTS, TYPES, is_capital, looks_like_macro};
 
 impl Pass<'_> {
     /// Tells whether the item is the arguments of a macro that was blanked.
@@ -94,7 +94,7 @@ impl Pass<'_> {
         }
         let behind_name = head.types > 1
             && number > 0
-            && (matches!(items[number - 1], Item::Word(before) if !TYPES.contains(&self.word(before)) && !QUALIFIERS.contains(&self.word(before)))
+            && (matches!(items[number - 1], Item::Word(before) if !TYPES.contains(&self.word(before)) && !self.is_qualifier(self.word(before)))
                 || matches!(items[number - 1], Item::Group(open, _) if self.code[open].is(b'['))
                 || self.is_blank_call(items, number - 1));
         if behind_name {
@@ -198,7 +198,7 @@ impl Pass<'_> {
                 let wraps_type = !specified
                     && !alone
                     && matches!(items.get(list), Some(Item::Group(open, _)) if self.code[*open].is(b'('))
-                    && !QUALIFIERS.contains(&self.word(*next))
+                    && !self.is_qualifier(self.word(*next))
                     && !TYPES.contains(&self.word(*next))
                     && !self.declares_list(items.get(list + 1..).unwrap_or_default())
                     && self.is_type_text(from + 1, upto);
@@ -277,9 +277,7 @@ impl Pass<'_> {
         let typed = front
             .iter()
             .all(|item| matches!(item, Item::Word(_) | Item::Sign(b'*' | b'&' | b':' | b'<' | b'>', _)))
-            && front
-                .iter()
-                .any(|item| matches!(item, Item::Word(at) if !QUALIFIERS.contains(&self.word(*at))));
+            && front.iter().any(|item| matches!(item, Item::Word(at) if !self.is_qualifier(self.word(*at))));
         !holds_values
             && name.is_none_or(is_name)
             && if has_type { front.is_empty() } else { typed || front.is_empty() && constructs }

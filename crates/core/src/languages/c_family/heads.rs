@@ -5,9 +5,7 @@
 use super::lexer::Sort;
 use super::mask::{Around, Item, Pass};
 use super::small::is_name;
-use super::words::{
-    ATTRIBUTES, NO_NAMES, NOISE, QUALIFIERS, TYPES, is_capital, is_capital_or_noise, looks_like_macro,
-};
+use super::words::{ATTRIBUTES, NO_NAMES, NOISE, TYPES, is_capital, is_capital_or_noise, looks_like_macro};
 
 impl Pass<'_> {
     /// Blanks what cannot be read of a declaration's head. Returns whether nothing of it is left.
@@ -130,7 +128,7 @@ impl Pass<'_> {
                 true => {
                     matches!(word, "constexpr" | "inline" | "consteval") || is_capital(word) && !qualifies
                 }
-                false => !QUALIFIERS.contains(&word) && !TYPES.contains(&word),
+                false => !self.is_qualifier(word) && !TYPES.contains(&word),
             };
             if spare {
                 self.blank_lexeme(at);
@@ -330,10 +328,10 @@ impl Pass<'_> {
             // Behind a name in small letters, one in capitals is none.
             let trails = |before: &str, word: &str| {
                 !before.is_empty()
-                    && !QUALIFIERS.contains(&before)
+                    && !self.is_qualifier(before)
                     && (is_macro(word) || is_capital(word) && !is_capital(before))
             };
-            let leads = !behind.is_empty() && !trails(word, behind) && !QUALIFIERS.contains(&word);
+            let leads = !behind.is_empty() && !trails(word, behind) && !self.is_qualifier(word);
             let is_attribute = is_capital(word) && looks_like_macro(word) || leads;
             let spare = doubled && is_attribute || trails(before, word);
             // What is called there is a macro, if it is not what gives the type back.
@@ -564,11 +562,11 @@ impl Pass<'_> {
         let behind_star = number > 0 && matches!(items[number - 1], Item::Sign(b'*' | b'&', _));
         let names = |number: usize, pass: &Self| {
             matches!(items.get(number), Some(Item::Word(at))
-                if !QUALIFIERS.contains(&pass.word(*at)) && !is_capital(pass.word(*at)))
+                if !pass.is_qualifier(pass.word(*at)) && !is_capital(pass.word(*at)))
                 && matches!(items.get(number + 1), Some(Item::Group(..)))
         };
         head.is_typedef |= word == "typedef";
-        if behind_star && !QUALIFIERS.contains(&word) && names(number + 1, self) {
+        if behind_star && !self.is_qualifier(word) && names(number + 1, self) {
             // `Load * convention weigh(…)`
             self.blank_lexeme(at);
         } else if matches!(word, "struct" | "union" | "enum") || self.is_cpp && word == "class" {
@@ -590,7 +588,7 @@ impl Pass<'_> {
                 head.is_builtin = true;
                 head.last = Some(number);
             }
-        } else if !QUALIFIERS.contains(&word) {
+        } else if !self.is_qualifier(word) {
             head.types += 1;
             head.ordinary.push(at);
             head.last = Some(number);
@@ -611,7 +609,7 @@ impl Pass<'_> {
         self.code[at].sort == Sort::Word
             && !is_capital_or_noise(word)
             && !TYPES.contains(&word)
-            && !QUALIFIERS.contains(&word)
+            && !self.is_qualifier(word)
             && word != "void"
     }
 

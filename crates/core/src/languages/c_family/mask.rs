@@ -11,7 +11,7 @@ use super::heads::skip_angles;
 use super::lexer::{Lexeme, Sort, lex};
 use super::small::is_name;
 use super::templates::unwrap_templates;
-use super::words::{ATTRIBUTES, NOISE, TYPES, is_capital};
+use super::words::{self, ATTRIBUTES, NOISE, TYPES, is_capital};
 use crate::languages::shared::ranges_without;
 use crate::reading::Given;
 use crate::text::{Span, narrow};
@@ -132,6 +132,11 @@ impl<'s> Pass<'s> {
     pub(super) fn word(&self, at: usize) -> &'s str {
         let lexeme = &self.code[at];
         if lexeme.sort == Sort::Word { &self.text[lexeme.range()] } else { "" }
+    }
+
+    /// Tells whether a word is neither type nor name.
+    pub(super) fn is_qualifier(&self, word: &str) -> bool {
+        words::is_qualifier(word, self.is_cpp)
     }
 
     /// Tells whether a head says no more than it must.

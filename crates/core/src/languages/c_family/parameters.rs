@@ -4,7 +4,7 @@ use super::heads::{Head, skip_angles};
 use super::lexer::Sort;
 use super::mask::{Item, Pass};
 use super::small::is_name;
-use super::words::{ATTRIBUTES, NOISE, QUALIFIERS, TYPES, is_capital, is_capital_or_noise};
+use super::words::{ATTRIBUTES, NOISE, TYPES, is_capital, is_capital_or_noise};
 
 impl Pass<'_> {
     /// Blanks macros inside a declarator in parentheses: `(CALLBACK *name)`, `(*name(parameters))`.
@@ -98,7 +98,7 @@ impl Pass<'_> {
                     if number > 0
                         && matches!(items[number - 1], Item::Sign(b'*', _))
                         && matches!(items.get(number + 1), Some(Item::Sign(b'*', _)))
-                        && !QUALIFIERS.contains(&self.word(at)) =>
+                        && !self.is_qualifier(self.word(at)) =>
                 {
                     self.blank_lexeme(at);
                 }
@@ -156,7 +156,7 @@ impl Pass<'_> {
         } else if is_capital(word) && !matches!(items.get(number + 1), Some(Item::Sign(b'<', _))) {
             found.capitals.push(at);
             found.last = Some(number);
-        } else if !QUALIFIERS.contains(&word) {
+        } else if !self.is_qualifier(word) {
             found.types += 1;
             if !TYPES.contains(&word) {
                 found.ordinary.push(at);
@@ -177,8 +177,7 @@ impl Pass<'_> {
         if !is_name(word) {
             return false;
         }
-        let is_qualifier =
-            |item: &Item| matches!(item, Item::Word(at) if QUALIFIERS.contains(&self.word(*at)));
+        let is_qualifier = |item: &Item| matches!(item, Item::Word(at) if self.is_qualifier(self.word(*at)));
         let named = matches!(behind, [Item::Word(_)] | [Item::Sign(b'*' | b'&', _), Item::Word(_)]);
         if named && items[..number].iter().all(is_qualifier) {
             return true;

@@ -4,6 +4,7 @@
 
 use super::lexer::AT_LEAST;
 use super::mask::{Item, Pass, outside_angles};
+use super::words::is_capital;
 
 impl Pass<'_> {
     /// Makes a head plainer.
@@ -11,6 +12,37 @@ impl Pass<'_> {
         self.drop_template_defaults(items);
         self.plainer_types(items);
         self.drop_beginnings(items);
+        self.drop_macro_values(items);
+        self.drop_arguments_of_operators(items);
+    }
+
+    /// Blanks what macros are given that stand for a value: `= PRESS_INFO(.load = 1, )`.
+    fn drop_macro_values(&mut self, items: &[Item]) {
+        let value = outside_angles(items, |item| matches!(item, Item::Sign(b'=', _))).unwrap_or(items.len());
+        for two in items[value..].windows(2) {
+            if let [Item::Word(name), Item::Group(from, upto)] = *two
+                && is_capital(self.word(name))
+                && from + 1 < upto
+            {
+                self.blank_lexemes(from + 1, upto - 1);
+            }
+        }
+    }
+
+    /// Blanks the type arguments of operators, which the grammar takes for comparisons: `operator()<Crate>(…)`,
+    /// `operator<<<Load>(…)`.
+    fn drop_arguments_of_operators(&mut self, items: &[Item]) {
+        let Some(operator) = items.iter().position(|&item| self.is_word(item, "operator")) else { return };
+        let is_angle = |number: usize| matches!(items.get(number), Some(Item::Sign(b'<', _)));
+        let open = match items.get(operator + 1) {
+            Some(Item::Group(..)) => operator + 2,
+            Some(Item::Sign(b'<', _)) if is_angle(operator + 2) => operator + 3,
+            _ => return,
+        };
+        let close = if is_angle(open) { closing(items, open) } else { None };
+        if let Some(close) = close.filter(|close| matches!(items.get(close + 1), Some(Item::Group(..)))) {
+            items[open..=close].iter().for_each(|&item| self.blank_item(item));
+        }
     }
 
     /// Makes types plainer, those of parameters included.

@@ -3,7 +3,9 @@
 use super::heads::Head;
 use super::lexer::{Lexeme, Sort};
 use super::mask::{Item, Pass};
-use super::words::{ATTRIBUTES, BEHIND_LISTS, NO_NAMES, QUALIFIERS, TYPES, is_capital, is_capital_or_noise};
+use super::words::{
+    ATTRIBUTES, BEHIND_LISTS, NO_NAMES, TYPES, is_capital, is_capital_or_noise, is_qualifier,
+};
 
 impl Pass<'_> {
     /// Looks at a word of a head that may be a macro, and returns the number of the item behind it if it is one.
@@ -160,7 +162,7 @@ impl Pass<'_> {
             && items[number..].iter().all(|item| {
                 matches!(item, Item::Word(at) if !TYPES.contains(&self.word(*at))
                     && !NO_NAMES.contains(&self.word(*at))
-                    && !QUALIFIERS.contains(&self.word(*at))
+                    && !self.is_qualifier(self.word(*at))
                     && !matches!(self.word(*at), "struct" | "class" | "union" | "enum" | "requires"))
             })
     }
@@ -242,7 +244,7 @@ impl Pass<'_> {
             .filter_map(word_of)
             .filter(|&at| {
                 let word = self.word(at);
-                !is_capital_or_noise(word) && !QUALIFIERS.contains(&word) && !ATTRIBUTES.contains(&word)
+                !is_capital_or_noise(word) && !self.is_qualifier(word) && !ATTRIBUTES.contains(&word)
             })
             .collect();
         // Behind these may stand: a type by itself; the name of a type before a sign; both names.
@@ -286,7 +288,7 @@ fn near(items: &[Item]) -> &[Item] {
 
 /// Tells whether a word may be the name of something that is called.
 pub(super) fn is_name(word: &str) -> bool {
-    let known =
-        [ATTRIBUTES, NO_NAMES, BEHIND_LISTS, TYPES, QUALIFIERS].iter().any(|words| words.contains(&word));
+    let known = [ATTRIBUTES, NO_NAMES, BEHIND_LISTS, TYPES].iter().any(|words| words.contains(&word))
+        || is_qualifier(word, true);
     !known && !is_capital(word)
 }

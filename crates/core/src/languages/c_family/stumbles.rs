@@ -2,7 +2,7 @@
 //! and words that can only be macros are blanked.
 
 use super::mask::{Around, Pass};
-use super::words::{BEHIND_LISTS, QUALIFIERS, TYPES, is_capital};
+use super::words::{BEHIND_LISTS, TYPES, is_capital};
 
 /// Words that may stand in front of a destructor or of `explicit`.
 const IN_FRONT: &[&str] = &["virtual", "inline", "constexpr", "consteval", "static", "operator", "friend"];
@@ -198,9 +198,9 @@ impl<'s> Pass<'s> {
         let is_name = !name.is_empty()
             && !is_capital(name)
             && !TYPES.contains(&name)
-            && !QUALIFIERS.contains(&name)
+            && !self.is_qualifier(name)
             && name != "operator";
-        let has_type = !ty.is_empty() && !QUALIFIERS.contains(&ty)
+        let has_type = !ty.is_empty() && !self.is_qualifier(ty)
             || [b'&', b'*', b'>', b')'].into_iter().any(|sign| self.head_is(head, number - 2, sign));
         is_name && has_type
     }

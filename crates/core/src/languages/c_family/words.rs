@@ -19,11 +19,21 @@ pub(super) const NOISE: &[&str] = &[
 ];
 
 /// Words that are neither type nor name.
-pub(super) const QUALIFIERS: &[&str] = &[
-    "const", "volatile", "static", "extern", "inline", "virtual", "explicit", "constexpr", "consteval",
-    "constinit", "friend", "typedef", "register", "typename", "mutable", "thread_local", "struct", "class",
-    "union", "enum", "export", "public", "private", "protected", "using", "namespace", "final",
+const QUALIFIERS: &[&str] = &[
+    "const", "volatile", "static", "extern", "inline", "typedef", "register", "struct", "union", "enum",
+    "thread_local", "constexpr",
 ];
+
+/// The same of C++, where C may have names of them: `PressClass *class`.
+const QUALIFIERS_OF_CPP: &[&str] = &[
+    "virtual", "explicit", "consteval", "constinit", "friend", "typename", "mutable", "class", "export",
+    "public", "private", "protected", "using", "namespace", "final",
+];
+
+/// Tells whether a word is neither type nor name.
+pub(super) fn is_qualifier(word: &str, is_cpp: bool) -> bool {
+    QUALIFIERS.contains(&word) || is_cpp && QUALIFIERS_OF_CPP.contains(&word)
+}
 
 /// Words that are types by themselves.
 pub(super) const TYPES: &[&str] = &[
