@@ -169,7 +169,7 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
     let rows: Vec<usize> =
         (heading + 1..end).filter(|&row| !lines.is_blank(row) && lines.indent(row) <= item_indent).collect();
     // Where the first entry is no item of a list, items list what the entry above may be.
-    let is_item = |row: usize| lines.trimmed(row).starts_with("- ");
+    let is_item = |row: usize| ["- ", "* "].iter().any(|mark| lines.trimmed(row).starts_with(mark));
     let listed = rows.first().is_some_and(|&row| is_item(row));
     for (at, &row) in rows.iter().enumerate() {
         let upto = rows.get(at + 1).copied().unwrap_or(end);

@@ -3,7 +3,7 @@
 use super::named::{self, PARAMS};
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
-use crate::model::{Declaration, Dialect, EntryKind, Level, Name, Parameter, RuleId, Variadic};
+use crate::model::{Carrier, Declaration, Dialect, EntryKind, Level, Name, Parameter, RuleId, Variadic};
 use crate::pairing::Match;
 use crate::text::{Source, Span, split_words, surely_says_more};
 use crate::types;
@@ -291,10 +291,17 @@ fn optional(context: &Context<'_>, findings: &mut Findings<'_>) {
         let place = entry.ty.unwrap_or(name.span);
         // Where nothing checks the types of a file, its parameters have none, and any may be left out.
         let unchecked = context.file.language.dialect == Dialect::TypeScript && parameter.ty.is_none();
+        // What may be nothing can be called optional: `Optional[Crate]`.
+        let may_be_nothing = parameter.ty.is_some_and(|ty| {
+            let ty = context.slice(ty);
+            context.file.language.carrier == Carrier::Docstring
+                && (ty.contains("Optional") || ty.contains("None"))
+        });
         let may_be_left_out = context.file.language.any_optional
             || parameter.optional
             || parameter.variadic != Variadic::No
-            || unchecked;
+            || unchecked
+            || may_be_nothing;
         if entry.optional && !may_be_left_out && !an_overload_lacks(context, &name.name) {
             let message =
                 format!("`{}` is marked optional and the signature requires it; remove the mark", name.name);

@@ -6,7 +6,9 @@ use crate::text::is_wordless;
 
 /// Tells whether an entry says something: behind its name, or where its type should stand.
 pub(super) fn is_said(context: &Context<'_>, entry: &Entry) -> bool {
-    let in_type = |ty: &str| is_sentence(ty) || is_described(ty);
+    // Behind the colon of a name stands its type there, and many write what it is.
+    let loose = context.doc.notation.as_str() == "numpy";
+    let in_type = |ty: &str| is_sentence(ty) || is_described(ty) || loose && is_phrase(ty);
     entry.text.is_some_and(|span| says_something(context.slice(span)))
         || entry.ty.is_some_and(|span| in_type(context.slice(span)))
 }
@@ -61,6 +63,24 @@ fn is_described(ty: &str) -> bool {
         && first.chars().all(char::is_lowercase)
         && !MARKS.contains(&first)
         && !is_type_word(first)
+}
+
+/// Tells whether a text has words of its own, as no type has: `made by the older press`, not `list of str or None`.
+fn is_phrase(text: &str) -> bool {
+    const TYPING: &[&str] = &[
+        "of", "or", "and", "with", "shape", "size", "length", "optional", "default", "like", "instance",
+        "any", "boolean", "integer", "ints", "floats", "strings", "lists", "arrays", "tuples", "numpy",
+        "pandas", "matrix", "vector", "iterable", "sequence", "elements", "values", "nested", "sparse",
+        "between",
+    ];
+    let words = || text.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
+    let own = |word: &&str| {
+        word.len() > 2
+            && word.chars().all(|c| c.is_ascii_lowercase())
+            && !TYPING.contains(word)
+            && !is_type_word(word)
+    };
+    words().count() > 3 && words().filter(own).count() > 1
 }
 
 /// Tells whether a text has more words than a type does.

@@ -88,3 +88,28 @@ def mark(across: float, along: float, radius: float, colour: str) -> None:
     - (across, along): its middle
     - radius: how large it is
     """
+
+
+def draw(crate: object, style: str, weight: Optional[float], colour: Optional[str] = None) -> None:
+    """Draw a crate.
+
+    Args:
+        crate (Crate): what is drawn
+        style (str): how it is drawn, one of
+        * `D`: with its border
+        * `F`: filled
+        weight (float, optional): how thick
+        colour (str, optional): its colour
+    """
+
+
+def plot(model: object, label: str, width: object) -> None:
+    """
+    Plot a model of the press.
+
+    Parameters
+    ----------
+    model: Constructed model with features of the press
+    label: an optional name below the plot
+    width: list of float or None
+    """
