@@ -552,10 +552,13 @@ fn told(source: &Source, doc: &DocComment) -> String {
             entry_ends = entry.lines.1 as usize;
         }
         let text = source.slice(line).trim();
+        // In an entry a sentence of its own may say it; one that goes on from the line above speaks of the entry.
+        let begins = at > 0 && source.slice(doc.lines[at - 1]).trim_end().ends_with('.');
+        let of_return = begins && ["return ", "returns "].iter().any(|word| text.starts_with(word));
         if text.is_empty() {
             entry_ends = 0;
             out.push('\n');
-        } else if entry_ends <= at || says_return(text) {
+        } else if entry_ends <= at || of_return {
             if text.ends_with(':') || entry_ends > at {
                 // A heading begins a paragraph, whatever stands above it: `Returns:`.
                 out.push('\n');
@@ -565,11 +568,6 @@ fn told(source: &Source, doc: &DocComment) -> String {
         }
     }
     out
-}
-
-/// Tells whether a line begins by saying what is returned, in plain words.
-fn says_return(text: &str) -> bool {
-    ["return ", "returns "].iter().any(|word| text.starts_with(word))
 }
 
 /// Returns the last part of a type's name, however it is qualified.

@@ -50,7 +50,7 @@ void press_drain(struct press *press);
 /**
  * Gauges a press.
  *
- * @param press the press
+ * @param press the press, which must be open.
  * return its weight in kg, or a negative number on failure
  */
 int press_gauge(const struct press *press);
@@ -59,3 +59,11 @@ int press_gauge(const struct press *press);
  * Fills a press to a mark. The arguments have the same meaning as those of the gauge.
  */
 void press_fill_to(struct press *press, int mark);
+
+/**
+ * Vents a press.
+ *
+ * @param callback what is called at the end, and
+ * returns whether to vent again
+ */
+int press_vent(int (*callback)(void));
