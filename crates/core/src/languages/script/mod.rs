@@ -263,9 +263,7 @@ impl Grammar for ScriptGrammar {
 
     fn enter<'t>(&self, walk: &mut Walk<'t, Script>, node: Node<'t>, kind: Script) -> Next {
         if walk.is_test.is_none() {
-            let path = walk.source.path();
-            let marked = path.contains(".test.") || path.contains(".spec.") || path.contains("/__tests__/");
-            walk.is_test = Some(marked || is_test_path(path, &[]));
+            walk.is_test = Some(is_test(walk.source.path()));
         }
         match kind {
             Script::Class => declare::class(walk, node),
@@ -418,6 +416,11 @@ fn speaks_of_words(walk: &Walk<'_, Script>) -> bool {
         }
     }
     words > letters * 4
+}
+
+/// Tells whether a file is a test's, by its path.
+fn is_test(path: &str) -> bool {
+    [".test.", ".spec.", "/__tests__/"].iter().any(|part| path.contains(part)) || is_test_path(path, &[])
 }
 
 fn documented_before(walk: &Walk<'_, Script>, node: Node<'_>) -> bool {
