@@ -226,8 +226,11 @@ pub(super) fn signature_of<'t>(walk: &Walk<'t, Script>, node: Node<'t>, body: Op
 fn is_generator<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> bool {
     // Most have no star anywhere in front of their parameters, nor a decorator that takes some of its own.
     let head = walk.text(node).split('(').next().unwrap_or_default();
+    if !head.contains(['*', '@']) {
+        return false;
+    }
     let mut cursor = node.walk();
-    head.contains(['*', '@']) && node.children(&mut cursor).any(|child| child.kind() == "*")
+    node.children(&mut cursor).any(|child| child.kind() == "*")
 }
 
 /// Gathers what the functions take that a callable gives back: `crate => load => …`, `return function (load) {…}`,
