@@ -69,10 +69,11 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         "is necessary ", "otherwise ", "as it ", "due to", "mark:", "mark -", " hack", "note:", "warning:",
         "note that", "go ahead", "should be ", "required by", "needed by", "compatibility with", "backward",
         "testability", "for testing", "for tests", "when editing", " my ", " your ", " so ", "might ",
-        " odd ", "for plugins", "should never", "assumes ", " is only done", "is defined in",
-        "are defined in", "are defined by", "subject to removal", "subject for removal", "future release",
-        "incompatible release", "now deprecated", " saves ", " improves ", "only be enabled", "unsafe",
-        "circular", "side effect of", "the following", "names of these", "quick and ", " dummy ",
+        " odd ", "for plugins", "should never", "should not ", "shouldn't ", "assumes ", " is only done",
+        "is defined in", "are defined in", "are defined by", "subject to removal", "subject for removal",
+        "future release", "incompatible release", "now deprecated", " saves ", " improves ",
+        "only be enabled", "unsafe", "circular", "side effect of", "the following", "names of these",
+        "quick and ", " dummy ",
     ];
     // What begins so leads elsewhere, or says what for.
     let leads = lower.trim_start_matches(|c: char| !c.is_alphabetic());
@@ -87,6 +88,7 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         "if it's ", "this is safe", "matching ", "avoid ", "avoids ", "make sure ", "makes sure ",
         "appears ", "defined in ", "remove in ", "removed in ", "warning", "caution", "attention",
         "according to ", "passing ", "depending on ", "use ", "tested ", "this file ", "this header ",
+        "currently",
     ]
     .iter()
     .any(|words| leads.starts_with(words))
@@ -293,6 +295,8 @@ mod tests {
         assert!(!reads_like_a_description("// Used by the scale"));
         assert!(!reads_like_a_description("/* This makes the types of the press:\n */"));
         assert!(!reads_like_a_description("// Used when there is no scale"));
+        assert!(!reads_like_a_description("// Currently, all crates are weighed on the upper floor."));
+        assert!(!reads_like_a_description("// This method is too heavy and shouldn't be inlined."));
         assert!(!reads_like_a_description("/* Tested with all crates of the hall */"));
         assert!(!reads_like_a_description("/* This file has all that weighs crates. */"));
         assert!(reads_like_a_description("// Used to weigh a crate"));
