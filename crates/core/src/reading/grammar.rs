@@ -211,8 +211,8 @@ pub trait Grammar: Sync + 'static {
         None
     }
 
-    /// Says whether the grammar took declarations for something else, without a stumble.
-    fn is_misread(&self, _root: Node<'_>) -> bool {
+    /// Says whether the grammar took declarations of the text that it was given for something else, without a stumble.
+    fn is_misread(&self, _root: Node<'_>, _given: &str) -> bool {
         false
     }
 
@@ -355,16 +355,18 @@ impl<G: Grammar> GrammarReader<G> {
         read: (Tree, Given<'s>),
         parsers: &mut Parsers,
     ) -> (Tree, Given<'s>) {
-        if !self.0.is_misread(read.0.root_node()) {
+        if !self.0.is_misread(read.0.root_node(), read.1.text()) {
             return read;
         }
         let plain = self.0.unmistakable(source.text()).map(|plain| plain.leaving_out_as(&read.1));
         match plain.and_then(|plain| self.attempt(plain, parsers)) {
-            Some(again) if again.errors.is_empty() && !self.0.is_misread(again.tree.root_node()) => {
-                again.done()
-            }
+            Some(again) if again.errors.is_empty() && !self.is_misread(&again) => again.done(),
             _ => read,
         }
+    }
+
+    fn is_misread(&self, attempt: &Attempt<'_>) -> bool {
+        self.0.is_misread(attempt.tree.root_node(), attempt.given.text())
     }
 
     /// Tells whether a large text is none of the language, as far as samples of it tell: they stumble at every turn. The

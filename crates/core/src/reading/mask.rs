@@ -298,11 +298,14 @@ fn is_marker(line: &str) -> bool {
 }
 
 /// Tells whether a line that the grammar was not given belongs to nothing below it: an empty one, what ends or goes on
-/// from the line before, or a macro that begins, ends or declares something itself.
+/// from the line before, what opens a block, or a macro that begins, ends or declares something itself.
 fn stands_alone(line: &str) -> bool {
     let word = line.split(|c: char| !(c.is_ascii_alphanumeric() || c == '_')).next().unwrap_or_default();
     let own = ["BEGIN", "END", "DECLARE", "DEFINE", "PUSH", "POP"];
-    line.is_empty() || line.starts_with([';', ',']) || word.split('_').any(|part| own.contains(&part))
+    line.is_empty()
+        || line.starts_with([';', ','])
+        || line.ends_with('{')
+        || word.split('_').any(|part| own.contains(&part))
 }
 
 #[cfg(test)]

@@ -139,7 +139,7 @@ impl Grammar for KotlinGrammar {
         mask::in_plainer_forms(text)
     }
 
-    fn is_misread(&self, root: Node<'_>) -> bool {
+    fn is_misread(&self, root: Node<'_>, _given: &str) -> bool {
         // A file has declarations. `@Weighed internal object Scale { … }` can be taken for a call with a lambda.
         let mut cursor = root.walk();
         root.named_children(&mut cursor)

@@ -2,10 +2,11 @@
 //!
 //! What trips it up, each with a case under `tests/cases/rust`: every form of doc comment and the `doc`
 //! attribute, attributes between comment and item, visibilities, trait items and implementations,
-//! re-exports out of private modules, exported macros, aliases of `Result`, `unsafe`, const generics,
-//! `impl Trait`, examples with hidden lines.
+//! re-exports out of private modules, exported macros, items inside macro calls, aliases of `Result`, `unsafe`,
+//! const generics, `impl Trait`, examples with hidden lines.
 
 mod declare;
+mod macros;
 
 use std::sync::LazyLock;
 
@@ -128,6 +129,15 @@ impl Grammar for RustGrammar {
 
     fn plainer<'s>(&self, text: &'s str) -> Option<Given<'s>> {
         plainer(text)
+    }
+
+    fn is_misread(&self, _root: Node<'_>, given: &str) -> bool {
+        !macros::around_items(given).is_empty()
+    }
+
+    fn unmistakable<'s>(&self, text: &'s str) -> Option<Given<'s>> {
+        let blanks = macros::around_items(text);
+        (!blanks.is_empty()).then(|| Given::with_blanks(text, &blanks))
     }
 
     fn comment(&self, text: &str) -> CommentForm {

@@ -1,0 +1,156 @@
+//! Macro calls that hold items: `cfg_press! { pub fn weigh() {} }`. The grammar knows none of what a macro is given, and
+//! the items inside would be lost without a word.
+
+use std::ops::Range;
+
+use crate::languages::shared::literals;
+
+/// Words that an item begins with.
+const ITEMS: &[&str] = &[
+    "pub", "fn", "impl", "struct", "enum", "trait", "mod", "use", "const", "static", "type", "unsafe",
+    "async", "extern", "macro_rules",
+];
+
+/// Returns what is to be blanked for the items inside macro calls to stand free: each call's head, up to its first item's
+/// comments and attributes, and its brace at the end.
+pub(super) fn around_items(text: &str) -> Vec<Range<usize>> {
+    let mut blanks = Vec::new();
+    let mut from = 0;
+    for sign in memchr::memchr_iter(b'!', text.as_bytes()) {
+        if sign < from {
+            continue;
+        }
+        let Some((head, close)) = call_at(text, sign) else { continue };
+        let inner = &text[head.end..close];
+        let skipped = behind_inner_attributes(inner);
+        if holds_items(&inner[skipped..]) {
+            from = head.end;
+            blanks.push(head.start..head.end + skipped);
+            blanks.push(close..close + 1);
+        }
+    }
+    blanks.sort_unstable_by_key(|range| range.start);
+    blanks
+}
+
+/// Returns the head of the macro call whose sign stands at `sign`, brace included, and where its last brace stands; nothing
+/// for what does not stand first on its line.
+fn call_at(text: &str, sign: usize) -> Option<(Range<usize>, usize)> {
+    let behind = &text[sign + 1..];
+    let open = sign + 1 + (behind.len() - behind.trim_start().len());
+    if !text[open..].starts_with('{') {
+        return None;
+    }
+    let is_path = |c: char| c.is_alphanumeric() || matches!(c, '_' | ':');
+    let name = text[..sign].trim_end_matches(is_path).len();
+    let line = text[..name].rfind('\n').map_or(0, |at| at + 1);
+    let stands_first = name < sign && text[line..name].trim().is_empty();
+    if stands_first { Some((name..open + 1, closing(text, open)?)) } else { None }
+}
+
+/// Returns where the brace stands that closes the one at `open`, comments and literals left aside.
+fn closing(text: &str, open: usize) -> Option<usize> {
+    let bytes = text.as_bytes();
+    let (mut at, mut depth) = (open, 0_usize);
+    loop {
+        at += bytes.get(at..)?.iter().position(|byte| matches!(byte, b'{' | b'}' | b'"' | b'\'' | b'/'))?;
+        match bytes[at] {
+            b'{' => depth += 1,
+            b'}' if depth == 1 => return Some(at),
+            b'}' => depth -= 1,
+            b'/' if bytes[at..].starts_with(b"//") => {
+                at += memchr::memchr(b'\n', &bytes[at..])?;
+                continue;
+            }
+            b'/' if bytes[at..].starts_with(b"/*") => {
+                at += 2 + memchr::memmem::find(&bytes[at + 2..], b"*/")?;
+            }
+            b'"' | b'\'' => {
+                at = literals::rust(text, at, 0)?;
+                continue;
+            }
+            _ => {}
+        }
+        at += 1;
+    }
+}
+
+/// Returns the length of the attributes of its own that what a macro is given begins with: `#![feature = "scale"]`.
+fn behind_inner_attributes(inner: &str) -> usize {
+    let mut at = 0;
+    loop {
+        let rest = &inner[at..];
+        let bare = rest.trim_start();
+        match bare.find(']').filter(|_| bare.starts_with("#![")) {
+            Some(end) => at += rest.len() - bare.len() + end + 1,
+            None => return at,
+        }
+    }
+}
+
+/// Tells whether what a macro is given reads as items, and not as a language of the macro's own.
+fn holds_items(inner: &str) -> bool {
+    // A dollar sign belongs to what a macro makes of itself, or to one that is defined inside.
+    let own = inner.contains('$') && !inner.contains("macro_rules!") || inner.contains("static ref ");
+    !own && begins_with_item(inner)
+}
+
+/// Tells whether a text begins with an item, or with a macro call that does, comments and attributes in front set aside.
+fn begins_with_item(text: &str) -> bool {
+    let mut rest = text.trim_start();
+    loop {
+        let skipped = if rest.starts_with("//") {
+            rest.find('\n')
+        } else if rest.starts_with("#[") {
+            rest.find(']')
+        } else {
+            break;
+        };
+        let Some(end) = skipped else { return false };
+        rest = rest[end + 1..].trim_start();
+    }
+    let (word, behind) =
+        rest.split_at(rest.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(rest.len()));
+    let call = behind.strip_prefix('!').and_then(|behind| behind.trim_start().strip_prefix('{'));
+    ITEMS.contains(&word) || call.is_some_and(begins_with_item)
+}
+
+#[cfg(test)]
+mod tests {
+    use super::around_items;
+
+    /// Returns a text without what is blanked.
+    fn free(text: &str) -> String {
+        let mut out = text.to_owned();
+        for range in around_items(text).into_iter().rev() {
+            out.replace_range(range, "");
+        }
+        out
+    }
+
+    #[test]
+    fn items_inside_calls_stand_free() {
+        let text = "impl Scale {\n    cfg_hall! {\n        #![feature = \"hall\"]\n        /// Weighs {.\n        pub fn weigh() { '}'; }\n    }\n}\n";
+        assert_eq!(
+            free(text),
+            "impl Scale {\n    \n        /// Weighs {.\n        pub fn weigh() { '}'; }\n    \n}\n"
+        );
+        assert_eq!(free("a::outer! {\ninner! { fn f() {} }\n}"), "\n fn f() {} \n");
+        let defined = "outer! {\nmacro_rules! load { ($a:ident) => { } }\nfn f() {}\n}";
+        assert_eq!(free(defined), "\nmacro_rules! load { ($a:ident) => { } }\nfn f() {}\n");
+    }
+
+    #[test]
+    fn languages_of_macros_stay_theirs() {
+        for text in [
+            "select! { load = weigh() => {} }",
+            "lazy_static! { pub static ref SCALE: Scale = Scale; }",
+            "make! { pub fn $name() {} }",
+            "let a = quote! { fn f() {} };",
+            "if a != b { fn f() {} }",
+            "open! { fn f() {",
+        ] {
+            assert_eq!(free(text), text);
+        }
+    }
+}
