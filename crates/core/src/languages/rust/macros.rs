@@ -11,16 +11,22 @@ const ITEMS: &[&str] = &[
     "async", "extern", "macro_rules",
 ];
 
+/// Calls inside calls are looked through until so many times the text was read: deeper than anybody writes them.
+const MOST_READ: usize = 8;
+
 /// Returns what is to be blanked for the items inside macro calls to stand free: each call's head, up to its first item's
 /// comments and attributes, and its brace at the end.
 pub(super) fn around_items(text: &str) -> Vec<Range<usize>> {
     let mut blanks = Vec::new();
-    let mut from = 0;
+    let (mut from, mut read) = (0, 0);
     for sign in memchr::memchr_iter(b'!', text.as_bytes()) {
-        if sign < from {
-            continue;
+        let Some(head) = head_at(text, sign).filter(|head| head.start >= from) else { continue };
+        let close = closing(text, head.end - 1);
+        read += close.unwrap_or(text.len()) - head.end;
+        if read > text.len() * MOST_READ {
+            return Vec::new();
         }
-        let Some((head, close)) = call_at(text, sign) else { continue };
+        let Some(close) = close else { continue };
         let inner = &text[head.end..close];
         let skipped = behind_inner_attributes(inner);
         if holds_items(&inner[skipped..]) {
@@ -33,9 +39,9 @@ pub(super) fn around_items(text: &str) -> Vec<Range<usize>> {
     blanks
 }
 
-/// Returns the head of the macro call whose sign stands at `sign`, brace included, and where its last brace stands; nothing
-/// for what does not stand first on its line.
-fn call_at(text: &str, sign: usize) -> Option<(Range<usize>, usize)> {
+/// Returns the head of the macro call whose sign stands at `sign`, brace included; nothing for what does not stand first on
+/// its line.
+fn head_at(text: &str, sign: usize) -> Option<Range<usize>> {
     let behind = &text[sign + 1..];
     let open = sign + 1 + (behind.len() - behind.trim_start().len());
     if !text[open..].starts_with('{') {
@@ -44,8 +50,7 @@ fn call_at(text: &str, sign: usize) -> Option<(Range<usize>, usize)> {
     let is_path = |c: char| c.is_alphanumeric() || matches!(c, '_' | ':');
     let name = text[..sign].trim_end_matches(is_path).len();
     let line = text[..name].rfind('\n').map_or(0, |at| at + 1);
-    let stands_first = name < sign && text[line..name].trim().is_empty();
-    if stands_first { Some((name..open + 1, closing(text, open)?)) } else { None }
+    (name < sign && text[line..name].trim().is_empty()).then_some(name..open + 1)
 }
 
 /// Returns where the brace stands that closes the one at `open`, comments and literals left aside.
@@ -104,15 +109,16 @@ fn begins_with_item(text: &str) -> bool {
         } else if rest.starts_with("#[") {
             rest.find(']')
         } else {
-            break;
+            let end = rest.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(rest.len());
+            if ITEMS.contains(&&rest[..end]) {
+                return true;
+            }
+            let call = rest[end..].starts_with('!') && rest[end + 1..].trim_start().starts_with('{');
+            rest.find('{').filter(|_| call)
         };
         let Some(end) = skipped else { return false };
         rest = rest[end + 1..].trim_start();
     }
-    let (word, behind) =
-        rest.split_at(rest.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(rest.len()));
-    let call = behind.strip_prefix('!').and_then(|behind| behind.trim_start().strip_prefix('{'));
-    ITEMS.contains(&word) || call.is_some_and(begins_with_item)
 }
 
 #[cfg(test)]
@@ -152,5 +158,8 @@ mod tests {
         ] {
             assert_eq!(free(text), text);
         }
+        // What nobody writes costs no more than it must.
+        let deep = format!("{}fn f() {{}}{}", "a! {\n".repeat(20_000), "}\n".repeat(20_000));
+        assert!(around_items(&deep).is_empty());
     }
 }
