@@ -325,22 +325,21 @@ const PARAMS_ELSEWHERE: &[&str] = &[
 /// `weigh`", "See PressScale for more info on the parameters".
 fn sends_elsewhere(text: &str) -> bool {
     let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". "));
-    sentences.map(|sentence| sentence.trim().trim_start_matches("<p>").trim_end_matches('.')).any(
-        |sentence| {
-            let lower = sentence.to_ascii_lowercase();
-            place_of_details(&lower).is_some_and(|place| {
-                is_code(place)
-                    || lower.find(place).is_some_and(|at| is_mixed(&sentence[at..at + place.len()]))
-            })
-        },
-    )
+    let mut sentences = sentences.map(|one| one.trim().trim_start_matches("<p>").trim_end_matches('.'));
+    sentences.any(|sentence| {
+        let lower = sentence.to_ascii_lowercase();
+        let is_type = |place: &str| {
+            sentence.split_whitespace().any(|word| word.eq_ignore_ascii_case(place) && is_mixed(word))
+        };
+        place_of_details(&lower).is_some_and(|place| is_code(place) || is_type(place))
+    })
 }
 
-/// Tells whether a place is one word with a capital inside, as the names of types are.
-fn is_mixed(place: &str) -> bool {
-    place.chars().all(char::is_alphanumeric)
-        && place.chars().skip(1).any(char::is_uppercase)
-        && place.contains(char::is_lowercase)
+/// Tells whether a word has a capital inside and no signs, as the names of types do.
+fn is_mixed(word: &str) -> bool {
+    word.chars().all(char::is_alphanumeric)
+        && word.chars().skip(1).any(char::is_uppercase)
+        && word.contains(char::is_lowercase)
 }
 
 /// Returns where a sentence, in lower case, sends its reader for details.
@@ -355,7 +354,8 @@ fn place_of_details(sentence: &str) -> Option<&str> {
         let (what, rest) = sentence.strip_prefix("for ")?.split_once(", ")?;
         (what, &rest[sent(rest)?..])
     };
-    let is_asked = |word: &&str| what.ends_with(*word) || what.starts_with(&format!("more {word} "));
+    let more = what.strip_prefix("more ").and_then(|what| what.split_once(' ')).map_or("", |(word, _)| word);
+    let is_asked = |word: &&str| what.ends_with(*word) || more == *word;
     (DETAILS.iter().any(is_asked) || ["parameters", "arguments"].iter().any(|word| what.contains(word)))
         .then_some(place)
 }
@@ -553,13 +553,14 @@ fn told(source: &Source, doc: &DocComment) -> String {
         }
         let text = source.slice(line).trim();
         // In an entry a sentence of its own may say it; one that goes on from the line above speaks of the entry.
-        let begins = at > 0 && source.slice(doc.lines[at - 1]).trim_end().ends_with('.');
-        let of_return = begins && ["return ", "returns "].iter().any(|word| text.starts_with(word));
+        let inside = entry_ends > at;
+        let begins = || at > 0 && source.slice(doc.lines[at - 1]).trim_end().ends_with('.');
+        let says_return = || begins() && ["return ", "returns "].iter().any(|word| text.starts_with(word));
         if text.is_empty() {
             entry_ends = 0;
             out.push('\n');
-        } else if entry_ends <= at || of_return {
-            if text.ends_with(':') || entry_ends > at {
+        } else if !inside || says_return() {
+            if text.ends_with(':') || inside {
                 // A heading begins a paragraph, whatever stands above it: `Returns:`.
                 out.push('\n');
             }
