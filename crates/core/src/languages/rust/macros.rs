@@ -33,10 +33,44 @@ pub(super) fn around_items(text: &str) -> Vec<Range<usize>> {
             from = head.end;
             blanks.push(head.start..head.end + skipped);
             blanks.push(close..close + 1);
+        } else if let Some(branches) = branches(text, head.end..close) {
+            from = head.end;
+            let starts = std::iter::once(head.start).chain(branches.iter().map(|branch| branch.end));
+            let ends = branches.iter().map(|branch| branch.start).chain(std::iter::once(close + 1));
+            blanks.extend(starts.zip(ends).map(|(start, end)| start..end));
         }
     }
     blanks.sort_unstable_by_key(|range| range.start);
     blanks
+}
+
+/// Returns what stands between the braces of each branch where a macro is given branches by configuration
+/// (`if #[cfg(hall)] { … } else { … }`), each of which holds items or nothing.
+fn branches(text: &str, given: Range<usize>) -> Option<Vec<Range<usize>>> {
+    let mut branches = Vec::new();
+    let mut at = given.start;
+    loop {
+        let rest = &text[at..given.end];
+        let head = rest.trim_start();
+        if head.is_empty() && !branches.is_empty() {
+            return Some(branches);
+        }
+        let asked = match head.strip_prefix("else").map(str::trim_start) {
+            Some(rest) if rest.starts_with('{') && !branches.is_empty() => rest,
+            other => {
+                let asked = other.unwrap_or(head).strip_prefix("if")?.trim_start();
+                &asked[asked.starts_with("#[").then(|| asked.find('{'))??..]
+            }
+        };
+        let open = given.end - asked.len();
+        let close = closing(text, open).filter(|&close| close < given.end)?;
+        let inner = &text[open + 1..close];
+        if !holds_items(inner) && !inner.trim().is_empty() {
+            return None;
+        }
+        branches.push(open + 1..close);
+        at = close + 1;
+    }
 }
 
 /// Returns the head of the macro call whose sign stands at `sign`, brace included; nothing for what does not stand first on
@@ -144,6 +178,15 @@ mod tests {
         assert_eq!(free("a::outer! {\ninner! { fn f() {} }\n}"), "\n fn f() {} \n");
         let defined = "outer! {\nmacro_rules! load { ($a:ident) => { } }\nfn f() {}\n}";
         assert_eq!(free(defined), "\nmacro_rules! load { ($a:ident) => { } }\nfn f() {}\n");
+    }
+
+    #[test]
+    fn branches_by_configuration_stand_free() {
+        let text = "cfg_if::cfg_if! {\n    if #[cfg(hall)] {\n        mod hall;\n    } else if #[cfg(yard)] {} else {\n        fn f() {}\n    }\n}\n";
+        assert_eq!(free(text), "\n        mod hall;\n    \n        fn f() {}\n    \n");
+        for text in ["cfg_if! { if #[cfg(hall)] { weigh() } else { fn f() {} } }", "cfg_if! { if hall { fn f() {} } }"] {
+            assert_eq!(free(text), text);
+        }
     }
 
     #[test]

@@ -37,3 +37,16 @@ pub fn choose() {
         load = weigh() => tare(load),
     }
 }
+
+cfg_if::cfg_if! {
+    if #[cfg(feature = "hall")] {
+        /// Opens the doors of the hall.
+        pub fn open_doors(width: f64) -> bool {
+            width > 0.0
+        }
+    } else {
+        pub fn open_doors(_width: f64) -> bool {
+            false
+        }
+    }
+}
