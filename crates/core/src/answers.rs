@@ -76,9 +76,13 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
         let opening =
             before.rsplit(['\n', '.', ':', '!', '?', ';', ')', '>', '-']).next().unwrap_or_default();
         let opening = opening.trim_start().to_ascii_lowercase();
+        // `@post Returns the load.`
+        let behind_tag =
+            opening.strip_prefix(['@', '\\']).filter(|tag| tag.trim_end().chars().all(char::is_alphanumeric));
+        let opening = behind_tag.map_or(opening.as_str(), |_| "");
         // "If it returns true, the crate is full."
         let behind_condition = ["if ", "when "].iter().find_map(|word| opening.strip_prefix(word));
-        let opening = behind_condition.unwrap_or(&opening);
+        let opening = behind_condition.unwrap_or(opening);
         let will = opening.strip_suffix("will ").unwrap_or(opening);
         // "Weighs the crate and returns its load", not "and returns to the start".
         let next = after.trim_start_matches(['s', ' ']).split(|c: char| !c.is_alphanumeric()).next();
@@ -101,8 +105,16 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
         let when = ["when ", "before ", "until ", "after ", "once ", "if ", "while ", "as ", "that "];
         let named = named.is_some_and(|before| !when.iter().any(|word| before.ends_with(word)))
             && next.is_some_and(|next| !without_value.contains(&next));
+        // "A factory method that returns the load".
+        let is_kind = |kind: &&str| opening.ends_with(*kind);
+        let defined = (opening.starts_with("a ") || opening.starts_with("an "))
+            && opening.split(' ').count() < 7
+            && ["function that ", "method that ", "helper that ", "factory that ", "property that "]
+                .iter()
+                .any(is_kind);
         let opens = opening.is_empty() && (capital || listed)
             || named
+            || defined
             || follows
             || second
             || subjects.contains(&opening)
@@ -154,11 +166,14 @@ mod tests {
         assert!(!sentence_answers("Weighs it and returns to the start."));
         assert!(sentence_answers("Weighs it. And returns its load."));
         assert!(sentence_answers("If it is empty, then this method returns zero."));
+        assert!(sentence_answers("@post  Returns its load if it is full."));
         assert!(sentence_answers("@tip This function returns the load."));
         assert!(sentence_answers("Weighs it. Note the returned load is in kg."));
         assert!(!sentence_answers("Tares it before this method returns what it has."));
         assert!(sentence_answers("ensures - the scale is level - returns its load"));
         assert!(!sentence_answers("Weighs it and returns."));
+        assert!(sentence_answers("A factory method that returns the scale of a hall."));
+        assert!(!sentence_answers("A press calls the method that returns the load."));
         assert!(sentence_answers("Takes one crate out. Function returns 0 if it is empty."));
     }
 

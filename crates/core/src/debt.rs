@@ -468,7 +468,7 @@ fn for_tools<'a>(
 }
 
 /// Returns the names that lines outside of entries open with, in a form of the author's own: `load (float): what to
-/// weigh`, `:load: what to weigh`, `* load, crate - what to weigh`, or `load` above its description.
+/// weigh`, `:load: what to weigh`, `* load, crate - what to weigh`, `load` above its description, or "The `load` argument is".
 fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &'a str> {
     let is_entry = |row: u32| doc.entries.iter().any(|entry| entry.lines.0 <= row && row < entry.lines.1);
     // A list below an entry may go on with others.
@@ -485,8 +485,13 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
     let told_in = move |(&line, row): (&Span, u32)| {
         let whole = source.slice(line);
         let line = whole.trim_start();
-        let (names, behind) = names_ahead(line.trim_start_matches(['*', '-', '+', ' ', '`', ':']));
+        let (names, behind) = match line.strip_prefix("The `").or_else(|| line.strip_prefix("The *")) {
+            Some(line) => names_ahead(line.trim_start_matches(['`', '*'])),
+            None => names_ahead(line.trim_start_matches(['*', '-', '+', ' ', '`', ':'])),
+        };
         let behind = behind.trim_start_matches(['`', '*']).trim_start();
+        let behind =
+            ["argument ", "parameter "].iter().find_map(|noun| behind.strip_prefix(noun)).unwrap_or(behind);
         let behind = match behind.strip_prefix('(') {
             Some(inner) => inner.split_once(')')?.1.trim_start(),
             None => behind,

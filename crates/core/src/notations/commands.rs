@@ -494,8 +494,13 @@ fn reads_as_colon_form(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> bool
 fn below_name(lines: &Lines<'_>) -> usize {
     let Some(first) = (0..lines.len()).find(|&at| !lines.is_blank(at)) else { return 0 };
     let line = lines.trimmed(first);
-    let heads =
-        line.contains('_') && is_only_a_name(line) && first + 2 < lines.len() && lines.is_blank(first + 1);
+    // `Function: weigh`
+    let kind = ["Function: ", "Macro: ", "Type: ", "Struct: ", "Enum: "]
+        .iter()
+        .find_map(|kind| line.strip_prefix(kind));
+    let titles = kind.is_some_and(|name| !name.contains(' '));
+    let names = titles || line.contains('_') && is_only_a_name(line);
+    let heads = names && first + 2 < lines.len() && lines.is_blank(first + 1);
     if heads { first + 1 } else { 0 }
 }
 
@@ -553,9 +558,10 @@ fn read_colon(doc: &mut DocComment, lines: &Lines<'_>) {
         (0..lines.len()).filter(|&at| colon_name(lines.text(at)).is_some() || is_return(at)).collect();
     let start = headed(lines.trimmed(first)).map_or(0, |summary| lines.span_of(summary).start);
     let upto = |from: usize| starts.iter().copied().find(|&at| at >= from).unwrap_or(lines.len());
-    // Below a first line that is only a name, the description is the first paragraph.
+    // Below a first line that is only a name, or an entry, the description is the first paragraph.
     let paragraph = |at: &usize| lines.is_blank(at - 1) && !lines.is_blank(*at) && !starts.contains(at);
-    match (first + 1..lines.len()).find(paragraph).filter(|_| is_only_a_name(lines.trimmed(first))) {
+    let undescribed = is_only_a_name(lines.trimmed(first)) || starts.first() == Some(&first);
+    match (first + 1..lines.len()).find(paragraph).filter(|_| undescribed) {
         Some(below) => describe_from(doc, lines, (below, 0), upto(below)),
         None => describe_from(doc, lines, (first, start), upto(0)),
     }

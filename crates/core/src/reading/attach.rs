@@ -502,11 +502,13 @@ fn parts_nothing(source: &Source, from: u32, upto: u32) -> bool {
     source.slice(Span::new(from, upto.max(from))).lines().all(|line| {
         let line = line.trim();
         let directive = line.strip_prefix('#').map(str::trim_start);
-        // A macro is a declaration of its own, and behind an attribute one may follow on the line.
-        let declares = |directive: &str| {
-            directive.starts_with("define") || directive.starts_with('[') && !line.ends_with(']')
+        // A macro is a declaration of its own, and behind an attribute one may follow on the line; what stands above
+        // the files that are included speaks of its own file.
+        let parts = |directive: &str| {
+            ["define", "include", "import"].iter().any(|word| directive.starts_with(word))
+                || directive.starts_with('[') && !line.ends_with(']')
         };
-        line.is_empty() || directive.is_some_and(|directive| !declares(directive))
+        line.is_empty() || directive.is_some_and(|directive| !parts(directive))
     })
 }
 

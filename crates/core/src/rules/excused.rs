@@ -50,16 +50,26 @@ pub(super) fn is_excused(sort: &Sort, context: &Context<'_>, side: &Side, paired
                 || is_read_off(context, side, text)))
 }
 
-/// Tells whether an entry in a section of keywords may be a key of a parameter whose own entry ends with a colon: "the
-/// crates, by".
+/// Tells whether an entry in a section of keywords may be a key of a parameter whose own entry ends with a colon ("the
+/// crates, by:"), or one in a section of other parameters what a function is given that another section tells of by its
+/// name: "called with *(load, total)*".
 fn is_key_of_another(context: &Context<'_>, entry: &Entry) -> bool {
     let section = (entry.section as usize).checked_sub(1).and_then(|at| context.doc.sections.get(at));
-    section.is_some_and(|section| section.title.starts_with("Keyword"))
-        && context
-            .doc
-            .entries_of(entry.kind)
-            .filter(|other| other.section != entry.section)
-            .any(|other| other.text.is_some_and(|text| context.slice(text).trim_end().ends_with(':')))
+    let title = section.map_or("", |section| section.title);
+    let texts = || {
+        let elsewhere = context.doc.entries_of(entry.kind).filter(|other| other.section != entry.section);
+        elsewhere.filter_map(|other| other.text).map(|text| context.slice(text))
+    };
+    if title.starts_with("Keyword") {
+        return texts().any(|text| text.trim_end().ends_with(':'));
+    }
+    let is_word = |c: char| c.is_alphanumeric() || c == '_';
+    let beside = || context.doc.entries_of(entry.kind).filter(|other| other.section == entry.section);
+    let told = |text: &str| {
+        text.split(|c| !is_word(c))
+            .any(|word| beside().any(|one| one.names.iter().any(|name| name.name == word)))
+    };
+    title.starts_with("Other") && texts().any(told)
 }
 
 /// Tells whether what an entry names is read off a parameter that has an entry: `crate.load` (JavaScript).

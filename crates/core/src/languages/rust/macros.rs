@@ -184,7 +184,10 @@ mod tests {
     fn branches_by_configuration_stand_free() {
         let text = "cfg_if::cfg_if! {\n    if #[cfg(hall)] {\n        mod hall;\n    } else if #[cfg(yard)] {} else {\n        fn f() {}\n    }\n}\n";
         assert_eq!(free(text), "\n        mod hall;\n    \n        fn f() {}\n    \n");
-        for text in ["cfg_if! { if #[cfg(hall)] { weigh() } else { fn f() {} } }", "cfg_if! { if hall { fn f() {} } }"] {
+        for text in [
+            "cfg_if! { if #[cfg(hall)] { weigh() } else { fn f() {} } }",
+            "cfg_if! { if hall { fn f() {} } }",
+        ] {
             assert_eq!(free(text), text);
         }
     }

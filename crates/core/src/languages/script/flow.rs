@@ -40,11 +40,13 @@ pub(super) fn returns<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
 }
 
 /// Tells whether a call stands behind `return` for what it does, not for what it gives: it hands the outcome to a callback,
-/// `return cb(error)`, or takes something down, `return destroyTank(this)`.
+/// `return cb(error)`, takes something down, `return destroyTank(this)`, or goes through a list, `return crates.forEach(weigh)`.
 fn is_for_effect<'t>(walk: &Walk<'t, Script>, value: Node<'t>) -> bool {
-    let name = walk.field(value, "function").filter(|&name| walk.kind(name) == Some(Script::Identifier));
-    name.is_some_and(|name| {
-        let name = walk.text(name);
+    walk.field(value, "function").is_some_and(|function| {
+        let name = walk.text(function);
+        if walk.kind(function) != Some(Script::Identifier) {
+            return name.ends_with(".forEach");
+        }
         matches!(name, "cb" | "done")
             || name.ends_with("callback")
             || name.ends_with("Callback")

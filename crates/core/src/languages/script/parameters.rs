@@ -77,7 +77,10 @@ fn is_left_unused(walk: &Walk<'_, Script>, parameter: &Parameter, node: Node<'_>
 /// __awaiter(this, arguments, void 0, function* (crate, unit = 'kg') {`.
 pub(super) fn moved_to<'t>(walk: &Walk<'t, Script>, body: Node<'t>) -> Option<Node<'t>> {
     let text = walk.text(body).strip_prefix('{')?.trim_start();
-    text.strip_prefix("return __awaiter(this, arguments, ")?;
+    // What bundles files numbers the names that several have: `__awaiter$1(`.
+    let number =
+        text.strip_prefix("return __awaiter")?.trim_start_matches(|c: char| c == '$' || c.is_ascii_digit());
+    number.strip_prefix("(this, arguments, ")?;
     let first = walk.children(body).into_iter().next()?;
     let call = walk.children(first).into_iter().next()?;
     walk.children(walk.field(call, "arguments")?).into_iter().next_back()
