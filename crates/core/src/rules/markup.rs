@@ -547,7 +547,9 @@ fn code_spans(context: &Context<'_>, sign: &'static str, findings: &mut Findings
                 && sign.len() == 1
                 && before.ends_with([' ', '(', '|'])
                 && (behind.is_empty() || behind.starts_with([' ', ',', '.', ';', ':', ')', '|']));
-            let alone = (unpaired && around.iter().any(between)) || (of_nothing && !behind.contains("``"));
+            let last = before.ends_with(' ') && behind.is_empty();
+            let alone =
+                (unpaired && (last || around.iter().any(between))) || (of_nothing && !behind.contains("``"));
             let shown = before.ends_with('>') && behind.starts_with('<') || alone;
             if escaped || shown || (sign.len() == 2 && length != 2) {
                 continue;

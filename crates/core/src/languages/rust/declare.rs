@@ -1,12 +1,14 @@
 //! Rust nodes to declarations.
 
+use std::collections::HashMap;
+
 use tree_sitter::Node;
 
 use super::Rust;
 use crate::languages::shared::{join, line_between, narrow_by_type, take_out};
 use crate::model::{
-    Answer, Attached, ClosedSet, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter, RawComment,
-    Returns, Signature, Surface, Thrown, TypeParameter, Variadic,
+    Answer, Attached, ClosedSet, Declaration, Doc, Excuse, Kind, Name, Origin, ParamName, Parameter,
+    RawComment, Returns, Signature, Surface, Thrown, TypeParameter, Variadic,
 };
 use crate::reading::{Raised, Scope, Walk};
 use crate::text::Span;
@@ -271,6 +273,12 @@ fn can_fail<'t>(walk: &Walk<'t, Rust>, ty: Node<'t>) -> bool {
     if prefix.starts_with(char::is_uppercase) || prefix.starts_with('<') || prefix.ends_with('>') {
         return false;
     }
+    // What has no value never comes.
+    let arguments = walk.text(ty).strip_suffix('>').map_or("", str::trim_end);
+    let error = arguments.rsplit([',', ':', ' ']).next().unwrap_or_default();
+    if matches!(error, "Infallible" | "!") {
+        return false;
+    }
     // Without arguments and path it may be a type parameter, unless it was imported.
     let known = walk.kind(ty) == Some(Rust::Generic)
         || text.contains("::")
@@ -457,6 +465,7 @@ pub(super) fn join_around_attributes(walk: &mut Walk<'_, Rust>) {
 
 /// Narrows members by the type they belong to, and widens what a private module gives out.
 pub(super) fn settle(walk: &mut Walk<'_, Rust>) {
+    answer_twins(walk);
     let given: std::collections::HashSet<_> = walk.given_out.iter().cloned().collect();
     let source = walk.source;
     let declarations = &mut walk.outline.declarations;
@@ -474,4 +483,47 @@ pub(super) fn settle(walk: &mut Walk<'_, Rust>) {
         }
     }
     narrow_by_type(declarations);
+}
+
+/// Of what is declared once for each configuration, one is asked for a comment: the first that has one, else the first.
+fn answer_twins(walk: &mut Walk<'_, Rust>) {
+    let (outline, source) = (&walk.outline, walk.source);
+    let is_doc = |at: usize| {
+        let start = outline.declarations[at].span.start;
+        let before = outline.comments.partition_point(|comment| comment.span.end <= start);
+        before.checked_sub(1).is_some_and(|last| {
+            let comment = &outline.comments[last];
+            let gap = source.slice(Span::new(comment.span.end, start));
+            comment.standing == Doc::Yes && gap.trim().is_empty()
+        })
+    };
+    // Names tell nothing of modules.
+    let module_of = |declaration: &Declaration| {
+        let mut owner = declaration.owner;
+        while let Some(id) = owner.filter(|&id| outline.declaration(id).kind != Kind::Module) {
+            owner = outline.declaration(id).owner;
+        }
+        owner
+    };
+    let mut seen: HashMap<_, Vec<usize>> = HashMap::new();
+    for (at, declaration) in outline.declarations.iter().enumerate() {
+        // What has one name may be of several implementations, unless it says otherwise.
+        let owned = declaration.qualified != declaration.name.as_str()
+            && matches!(declaration.kind, Kind::Method | Kind::Constant | Kind::TypeAlias);
+        let attributes = source.slice(Span::new(declaration.span.start, declaration.name_span.start));
+        if !owned || attributes.contains("#[cfg(") {
+            let key = (module_of(declaration), &declaration.qualified, declaration.kind);
+            seen.entry(key).or_default().push(at);
+        }
+    }
+    let twins = seen.into_values().filter(|twins| twins.len() > 1);
+    let answered: Vec<usize> = twins
+        .flat_map(|twins| {
+            let chosen = twins.iter().copied().find(|&at| is_doc(at)).unwrap_or(twins[0]);
+            twins.into_iter().filter(move |&at| at != chosen)
+        })
+        .collect();
+    for at in answered {
+        walk.outline.declarations[at].answered = true;
+    }
 }

@@ -57,3 +57,27 @@ export function makeDay(param) {
 export function endDay(param) {
     use(param);
 }
+
+/**
+ * Weighs a crate in the hall, later.
+ *
+ * @param {string} crate which one
+ * @param {object} [options] how
+ * @returns {Promise<number>} its mass
+ */
+export function weighLater(crate_1) {
+  return __awaiter$1(this, arguments, void 0, function* (crate, options = {}) {
+    return options[crate];
+  });
+}
+
+/**
+ * Calls a function for each crate.
+ *
+ * The order is that of the shelf.
+ *
+ * @param {Function} fn what is called
+ */
+export function forEachCrate(fn) {
+  return shelf.forEach(fn);
+}
