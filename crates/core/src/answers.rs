@@ -63,7 +63,7 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
     }
     let subjects = [
         "this ", "it ", "this function ", "this method ", "the function ", "the method ", "function ",
-        "method ", "the callback ", "will ",
+        "method ", "the callback ", "will ", "may ", "must ", "should ",
     ];
     text.match_indices("eturn").any(|(at, _)| {
         let (Some(before), Some(after)) = (text.get(..at.wrapping_sub(1)), text.get(at + 5..)) else {
@@ -90,8 +90,9 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             "", "to", "from", "control", "early", "immediately", "when", "if", "at", "once", "without",
             "with",
         ];
-        let second = (opening == "and " || opening.ends_with(" and ") || opening.ends_with(", "))
-            && next.is_some_and(|next| !without_value.contains(&next));
+        let joined = ["and ", "or "].contains(&opening)
+            || [" and ", ", or ", ", "].iter().any(|joins| opening.ends_with(joins));
+        let second = joined && next.is_some_and(|next| !without_value.contains(&next));
         // An item of a list begins as it likes, and so does a paragraph.
         let starts = before.trim_end_matches(' ');
         let listed = starts.is_empty() || starts.ends_with(['-', '*', '\n']);
@@ -166,6 +167,8 @@ mod tests {
         assert!(!sentence_answers("Weighs it and returns to the start."));
         assert!(sentence_answers("Weighs it. And returns its load."));
         assert!(sentence_answers("If it is empty, then this method returns zero."));
+        assert!(sentence_answers("Looks up its load, or returns what it was last."));
+        assert!(sentence_answers("Tells of the crate. Should return true to keep it."));
         assert!(sentence_answers("@post  Returns its load if it is full."));
         assert!(sentence_answers("@tip This function returns the load."));
         assert!(sentence_answers("Weighs it. Note the returned load is in kg."));

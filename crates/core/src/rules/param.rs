@@ -291,12 +291,14 @@ fn optional(context: &Context<'_>, findings: &mut Findings<'_>) {
         let place = entry.ty.unwrap_or(name.span);
         // Where nothing checks the types of a file, its parameters have none, and any may be left out.
         let unchecked = context.file.language.dialect == Dialect::TypeScript && parameter.ty.is_none();
-        // What may be nothing can be called optional: `Optional[Crate]`.
-        let may_be_nothing = parameter.ty.is_some_and(|ty| {
-            let ty = context.slice(ty);
-            context.file.language.carrier == Carrier::Docstring
-                && (ty.contains("Optional") || ty.contains("None"))
-        });
+        // What may be nothing can be called optional: `Optional[Crate]`, `Crate | undefined`.
+        let nothing: &[&str] = match context.file.language.carrier {
+            Carrier::Docstring => &["Optional", "None"],
+            _ if context.file.language.dialect == Dialect::TypeScript => &["undefined"],
+            _ => &[],
+        };
+        let may_be_nothing =
+            parameter.ty.is_some_and(|ty| nothing.iter().any(|word| context.slice(ty).contains(word)));
         let may_be_left_out = context.file.language.any_optional
             || parameter.optional
             || parameter.variadic != Variadic::No

@@ -477,10 +477,24 @@ pub(super) fn field<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Script)
         declaration.kind = Kind::Property;
         declaration.signature.type_parameters = type_parameters(walk, ty);
         declaration.signature.parameters = parameters(walk, ty);
+        exempt_event(&mut declaration);
         declaration.signature.returns = Returns { exempt: true, ..returns(walk, ty) };
         declaration.signature.hidden = false;
     }
     walk.declare(declaration);
+}
+
+/// What is called when something happens says so by its own name; an event that is all it takes is told with it:
+/// `onWeigh?: (event: WeighEvent) => void`.
+fn exempt_event(declaration: &mut Declaration) {
+    let handles =
+        declaration.name.as_str().strip_prefix("on").is_some_and(|what| what.starts_with(char::is_uppercase));
+    if let [event] = &mut declaration.signature.parameters[..]
+        && handles
+    {
+        event.exempt |=
+            event.named().is_some_and(|name| matches!(name.as_str(), "event" | "evt" | "ev" | "e"));
+    }
 }
 
 /// Tells whether a value is a function.
