@@ -47,6 +47,8 @@ pub(super) fn is_excused(sort: &Sort, context: &Context<'_>, side: &Side, paired
                 || (entry.section > 0 && is_title_of_text(text))
                 || is_word_of_macro(context, text)
                 || is_key_of_another(context, entry)
+                || is_of_an_element(context)
+                || is_callback_beside_promise(context, text)
                 || is_read_off(context, side, text)))
 }
 
@@ -72,20 +74,52 @@ fn is_key_of_another(context: &Context<'_>, entry: &Entry) -> bool {
     title.starts_with("Other") && texts().any(told)
 }
 
-/// Tells whether what an entry names is read off a parameter that has an entry: `crate.load` (JavaScript).
+/// Tells whether a comment tells of the attributes of an element: in a script no parameter has a hyphen in its name.
+fn is_of_an_element(context: &Context<'_>) -> bool {
+    let has_hyphen =
+        |entry: &Entry| entry.name().is_some_and(|name| name.name.as_str().trim_matches('-').contains('-'));
+    context.file.language.dialect.is_script()
+        && context.doc.entries_of(EntryKind::Param).filter(|entry| has_hyphen(entry)).nth(1).is_some()
+}
+
+/// Tells whether a name is that of the callback which others add to what gives a promise: "a promise if no callback is
+/// provided".
+fn is_callback_beside_promise(context: &Context<'_>, name: &str) -> bool {
+    let says = |text: &str| {
+        let lower = text.to_ascii_lowercase();
+        lower.contains("promise") && (lower.contains("callback") || lower.contains("void"))
+    };
+    context.file.language.dialect.is_script()
+        && matches!(name, "callback" | "cb" | "done")
+        && context
+            .doc
+            .entries_of(EntryKind::Returns)
+            .any(|entry| entry.ty.is_some_and(|ty| says(context.slice(ty))) || says(&context.text_of(entry)))
+}
+
+/// Tells whether what an entry names is read off a parameter that has an entry, `crate.load`, or taken out of any:
+/// `let { load = 0 } = crate` (JavaScript).
 fn is_read_off(context: &Context<'_>, side: &Side, name: &str) -> bool {
     if !context.file.language.dialect.is_script() {
         return false;
     }
     let declaration = context.declaration();
     let text = context.slice(declaration.span);
-    let parameters = declaration.signature.parameters.iter().zip(&side.entry_of);
-    let mut told =
-        parameters.filter(|(_, entry)| entry.is_some()).filter_map(|(parameter, _)| parameter.named());
-    told.any(|parameter| {
+    let is_word = |c: char| c.is_alphanumeric() || matches!(c, '_' | '$');
+    let ends = |rest: &str| !rest.starts_with(is_word);
+    let is_taken =
+        |inner: &str| inner.split(',').any(|part| part.trim_start().strip_prefix(name).is_some_and(&ends));
+    let mut parameters = declaration.signature.parameters.iter().zip(&side.entry_of);
+    parameters.any(|(parameter, entry)| {
+        let Some(parameter) = parameter.named() else { return false };
         let member = format!("{parameter}.{name}");
-        let goes_on = |rest: &str| rest.starts_with(|c: char| c.is_alphanumeric() || matches!(c, '_' | '$'));
-        text.match_indices(&member).any(|(at, member)| !goes_on(&text[at + member.len()..]))
+        let read = |(at, member): (usize, &str)| ends(&text[at + member.len()..]);
+        let out_of = format!("}} = {parameter}");
+        let taken = |(at, out_of): (usize, &str)| {
+            let inner = text[..at].rsplit_once('{').map_or("", |(_, inner)| inner);
+            ends(&text[at + out_of.len()..]) && is_taken(inner)
+        };
+        (entry.is_some() && text.match_indices(&member).any(read)) || text.match_indices(&out_of).any(taken)
     })
 }
 

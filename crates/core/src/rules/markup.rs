@@ -425,7 +425,9 @@ fn hidden_html(text: &str) -> Vec<(usize, usize)> {
 fn braces_end(text: &str, open: usize) -> Option<usize> {
     let mut depth = 0_i32;
     for (at, byte) in text.bytes().enumerate().skip(open) {
-        depth += i32::from(byte == b'{') - i32::from(byte == b'}');
+        // `&#125;` is one that is written otherwise.
+        let closes = byte == b'}' || byte == b';' && text[..at].ends_with("&#125");
+        depth += i32::from(byte == b'{') - i32::from(closes);
         if depth == 0 {
             return Some(at + 1);
         }

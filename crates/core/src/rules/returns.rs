@@ -230,7 +230,10 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
             .split_whitespace()
             .take(2)
             .any(|word| word.trim_matches(|c: char| !c.is_alphanumeric()) == "nil");
+    // `@returns {Scale} a scale` of what makes a scale: the object that is made.
+    let made = script && is_made_by(context, &ty);
     awaited
+        || made
         || takes_callback
         || named_nil
         // A type that narrows what was passed is no value.
@@ -246,6 +249,14 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
         // `@return void`, and a link in the line below.
         || (ty.is_empty() && NOTHING.contains(&bare(&first_line.to_lowercase()).as_str()))
         || (ty.is_empty() && NOTHING.contains(&bare(first_part).as_str()))
+}
+
+/// Tells whether a type, in lower case, is that of the objects which a function or a constructor makes.
+fn is_made_by(context: &Context<'_>, ty: &str) -> bool {
+    let declaration = context.declaration();
+    let owner = declaration.owner.filter(|_| declaration.kind == Kind::Constructor);
+    let maker = owner.map_or(declaration, |owner| context.file.outline.declaration(owner));
+    maker.name.as_str().to_lowercase() == ty
 }
 
 /// Tells whether the last parameter is called back.

@@ -184,7 +184,8 @@ impl Reader for ByEnding {
 /// Tags of comments that define something by themselves: a named type, a callback, a file.
 const FREE: &[&str] = &[
     "typedef", "callback", "file", "fileoverview", "overview", "packageDocumentation", "external",
-    "namespace", "import",
+    "namespace", "import", // What follows speaks to those that read the file.
+    "jsx", "jsxRuntime", "jsxFrag", "jsxImportSource", "flow", "jest",
 ];
 
 /// Tells whether a comment describes a module: what is called, with parameters or a value, is none.
