@@ -275,7 +275,8 @@ fn spoken_of(text: &str) -> Vec<&str> {
 /// Parts of words without which a comment sends its reader nowhere: one of them is in each phrase below.
 const REFERRING: &[&[u8]] = &[
     b"same", b"Same", b"ocument", b"escri", b"etails", b"nformation", b"lias ", b"rameters as",
-    b"guments as", b"dentical", b"hortcut for", b"supported", b"for the parameters", b"for the arguments",
+    b"guments as", b"dentical", b"hortcut for", b"supported", b"ike `", b"ike [`", b"ike :", b"ike {@",
+    b"for the parameters", b"for the arguments",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for everything.
@@ -295,7 +296,7 @@ const WHOLE_ELSEWHERE: &[&str] = &[
 /// Words, in lower case, with which a comment begins that leaves all to another.
 const LIKE_ANOTHER: &[&str] = &[
     "same as ", "alias for ", "alias of ", "an alias for ", "an alias of ", "behaves identically to ",
-    "identical to ", "shortcut for ", "a shortcut for ",
+    "identical to ", "shortcut for ", "a shortcut for ", "like `", "like [`", "like :", "like {@",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for the parameters.

@@ -3,7 +3,9 @@
 
 use super::Context;
 use super::named::{Sort, named};
-use crate::model::{Construction, Declaration, Dialect, Entry, EntryKind, EntryName, Kind, Name, Parameter};
+use crate::model::{
+    Carrier, Construction, Declaration, Dialect, Entry, EntryKind, EntryName, Kind, Name, Parameter,
+};
 use crate::notations::is_title_of_text;
 use crate::pairing::{Match, PairedName, Side};
 use crate::text::{Span, is_filled_by_code};
@@ -48,6 +50,7 @@ pub(super) fn is_excused(sort: &Sort, context: &Context<'_>, side: &Side, paired
                 || is_word_of_macro(context, text)
                 || is_key_of_another(context, entry)
                 || is_of_an_element(context)
+                || is_field_or_of_setter(context, &name.name)
                 || is_callback_beside_promise(context, text)
                 || is_read_off(context, side, text)))
 }
@@ -71,7 +74,42 @@ fn is_key_of_another(context: &Context<'_>, entry: &Entry) -> bool {
         text.split(|c| !is_word(c))
             .any(|word| beside().any(|one| one.names.iter().any(|name| name.name == word)))
     };
-    title.starts_with("Other") && texts().any(told)
+    // "load: as for the press, and optionally:", and what that may be.
+    let mut before = beside().take_while(|one| one.lines.0 < entry.lines.0);
+    let leads = |one: &Entry| one.text.is_some_and(|text| context.slice(text).trim_end().ends_with(':'));
+    let in_docstring = context.file.language.carrier == Carrier::Docstring;
+    (title.starts_with("Other") && texts().any(told)) || (in_docstring && before.any(leads))
+}
+
+/// Tells whether a docstring of a class tells of a field that its constructor does not take, or one of a property of what
+/// its setter takes.
+fn is_field_or_of_setter(context: &Context<'_>, name: &Name) -> bool {
+    let declaration = context.declaration();
+    let mut others = context.file.outline.declarations.iter();
+    let takes = |parameter: &Parameter| parameter.named() == Some(name);
+    context.file.language.carrier == Carrier::Docstring
+        && match declaration.kind {
+            Kind::Property => others.any(|other| {
+                other.owner == declaration.owner
+                    && other.name == declaration.name
+                    && other.signature.parameters.iter().any(takes)
+            }),
+            kind if kind.is_type() => is_annotated_field(context, name),
+            _ => false,
+        }
+}
+
+/// Tells whether the body of a class has a field with a type: `load: float = field(init=False)`.
+fn is_annotated_field(context: &Context<'_>, name: &Name) -> bool {
+    let end = context.declaration().span.end.max(context.doc.span.end);
+    let behind = context.slice(Span::new(context.doc.span.end, end));
+    let mut lines = behind.lines().skip(1).filter(|line| !line.trim().is_empty()).peekable();
+    let indent = |line: &str| line.len() - line.trim_start().len();
+    let own = lines.peek().map_or(0, |line| indent(line));
+    lines.filter(|line| indent(line) == own).any(|line| {
+        let rest = line.trim_start().strip_prefix(name.as_str()).map(str::trim_start);
+        rest.is_some_and(|rest| rest.starts_with(": "))
+    })
 }
 
 /// Tells whether a comment tells of the attributes of an element: in a script no parameter has a hyphen in its name.
@@ -160,13 +198,20 @@ fn is_hash_of_keys(context: &Context<'_>, name: &str) -> bool {
         && context.declaration().signature.parameters.iter().any(by_key)
 }
 
-/// Tells whether a name stands as a string in a decorator, which may take it in the declaration's place.
+/// Tells whether a name stands as a string in a decorator, or is that of one, which may take it in the declaration's place.
 fn is_taken_by_decorator(context: &Context<'_>, name: &str) -> bool {
     let declaration = context.declaration();
     let in_string = |declaration: &Declaration| {
         let start = declaration.span.start;
         let above = context.slice(Span::new(start, declaration.name_span.start.max(start)));
-        above.split(['"', '\'']).skip(1).step_by(2).any(|string| string == name)
+        let mut strings = above.split(['"', '\'']).skip(1).step_by(2);
+        // `@Press.timeout` adds what it is called by.
+        let called = |line: &str| {
+            let decorator = line.trim_start().strip_prefix('@').unwrap_or_default();
+            let path = decorator.split('(').next().unwrap_or_default();
+            path.trim_end().rsplit('.').next() == Some(name)
+        };
+        strings.any(|string| string == name) || above.lines().any(called)
     };
     let taken_by = match declaration.construction {
         Construction::Member(id) => Some(context.file.outline.declaration(id)),

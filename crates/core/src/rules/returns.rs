@@ -232,8 +232,11 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
             .any(|word| word.trim_matches(|c: char| !c.is_alphanumeric()) == "nil");
     // `@returns {Scale} a scale` of what makes a scale: the object that is made.
     let made = script && is_made_by(context, &ty);
+    // `:return: -`
+    let dash = ty.is_empty() && matches!(text.trim(), "-" | "--" | "–" | "—");
     awaited
         || made
+        || dash
         || takes_callback
         || named_nil
         // A type that narrows what was passed is no value.

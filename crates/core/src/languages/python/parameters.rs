@@ -31,6 +31,14 @@ pub(super) fn parameters(
         expects_receiver = false;
         out.push(parameter);
     }
+    // Beside what its annotation describes, a name that stands for an annotation may hold a description as well.
+    if out.iter().any(|parameter| parameter.told) {
+        for parameter in &mut out {
+            let alias =
+                |ty: &str| ty.starts_with(char::is_uppercase) && ty.chars().all(char::is_alphanumeric);
+            parameter.told |= parameter.ty.is_some_and(|ty| alias(walk.source.slice(ty)));
+        }
+    }
     (found, out)
 }
 

@@ -1,0 +1,57 @@
+/** @jsx element */
+import { element } from './element.js';
+
+/**
+ * Shows a scale on the page.
+ *
+ * @name pressScale
+ * @param {string} press-load what lies on it
+ * @param {boolean=} press-full whether it is full
+ * @param {string=} title what stands above it
+ */
+export function PressScale($register) {
+  return $register;
+}
+
+/**
+ * Weighs a crate.
+ *
+ * @param {string} crate which one
+ * @param {Function} [callback] what is called when it is done
+ * @returns {(Promise|void)} a promise if no callback is given
+ */
+export function weigh(crate) {
+  return later(crate);
+}
+
+/**
+ * Takes a crate from the shelf.
+ *
+ * @param {Function} [callback] what is called when it is done
+ */
+export function take() {
+  return later();
+}
+
+/**
+ * Writes what a crate weighs.
+ *
+ * @param {object} crate which one
+ * @param {number} load its mass
+ * @param {string} unit what it is counted in
+ * @param {string} colour of no crate
+ */
+export function write(crate) {
+  const { load = 0, unit } = crate;
+  print(load, unit);
+}
+
+/**
+ * A scale of the hall.
+ *
+ * @param {string} hall which one
+ * @returns {Scale} a scale
+ */
+export function Scale(hall) {
+  this.hall = hall;
+}
