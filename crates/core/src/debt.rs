@@ -561,7 +561,10 @@ fn told(source: &Source, doc: &DocComment) -> String {
         // In an entry a sentence of its own may say it; one that goes on from the line above speaks of the entry.
         let inside = entry_ends > at;
         let begins = || at > 0 && source.slice(doc.lines[at - 1]).trim_end().ends_with('.');
-        let says_return = || begins() && ["return ", "returns "].iter().any(|word| text.starts_with(word));
+        let says_return = || {
+            ["Return ", "Returns "].iter().any(|word| text.starts_with(word))
+                || begins() && ["return ", "returns "].iter().any(|word| text.starts_with(word))
+        };
         if text.is_empty() {
             entry_ends = 0;
             out.push('\n');

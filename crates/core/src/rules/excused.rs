@@ -35,6 +35,7 @@ pub(super) fn is_excused(sort: &Sort, context: &Context<'_>, side: &Side, paired
     let (entry, name) = named(context, paired.entry, paired.name);
     let text = name.name.as_str();
     is_set_aside(context, text)
+        || is_behind_comma(context, side, paired)
         || is_hash_of_keys(context, text)
         || is_below_filled(context, name.span)
         || is_handed_on(context, &name.name)
@@ -53,6 +54,14 @@ pub(super) fn is_excused(sort: &Sort, context: &Context<'_>, side: &Side, paired
                 || is_field_or_of_setter(context, &name.name)
                 || is_callback_beside_promise(context, text)
                 || is_read_off(context, side, text)))
+}
+
+/// Tells whether a name is the first word of a text behind a comma, `@param crate, the tag`, and not another of several.
+fn is_behind_comma(context: &Context<'_>, side: &Side, paired: &PairedName) -> bool {
+    let (_, name) = named(context, paired.entry, paired.name);
+    let before = &context.file.source.text()[..name.span.start as usize];
+    let first = side.names.iter().find(|first| first.entry == paired.entry);
+    paired.name > 0 && before.ends_with(", ") && first.is_some_and(|first| matches!(first.is, Match::Is(_)))
 }
 
 /// Tells whether an entry in a section of keywords may be a key of a parameter whose own entry ends with a colon ("the
