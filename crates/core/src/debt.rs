@@ -276,7 +276,7 @@ fn spoken_of(text: &str) -> Vec<&str> {
 const REFERRING: &[&[u8]] = &[
     b"same", b"Same", b"ocument", b"escri", b"etails", b"nformation", b"lias ", b"rameters as",
     b"guments as", b"dentical", b"hortcut for", b"supported", b"ike `", b"ike [`", b"ike :", b"ike {@",
-    b"for the parameters", b"for the arguments",
+    b"for the parameters", b"for the arguments", b"meaning", b"ynonym ",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for everything.
@@ -290,6 +290,8 @@ const WHOLE_ELSEWHERE: &[&str] = &[
     "for documentation of this",
     "for the documentation of this",
     "for documentation.",
+    "synonym for ",
+    "synonym of ",
     "for documentation)",
 ];
 
@@ -313,6 +315,9 @@ const PARAMS_ELSEWHERE: &[&str] = &[
     "for a description of the parameters",
     "for a description of the arguments",
     "for parameter descriptions",
+    "for parameter meaning",
+    "for the meaning of the parameters",
+    "for the meaning of the arguments",
     "for descriptions of the parameters",
     "for details on the parameters",
     "for details of the parameters",
@@ -486,13 +491,15 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
     let told_in = move |(&line, row): (&Span, u32)| {
         let whole = source.slice(line);
         let line = whole.trim_start();
-        let (names, behind) = match line.strip_prefix("The `").or_else(|| line.strip_prefix("The *")) {
-            Some(line) => names_ahead(line.trim_start_matches(['`', '*'])),
-            None => names_ahead(line.trim_start_matches(['*', '-', '+', ' ', '`', ':'])),
-        };
+        if let Some(names) = names_before_noun(line) {
+            return Some(names);
+        }
+        let marked = line.strip_prefix("The ").filter(|rest| rest.starts_with(['`', '*']));
+        let opening = marked.unwrap_or(line).trim_start_matches(['*', '-', '+', ' ', '`', ':']);
+        let (names, behind) = names_ahead(opening);
         let behind = behind.trim_start_matches(['`', '*']).trim_start();
-        let behind =
-            ["argument ", "parameter "].iter().find_map(|noun| behind.strip_prefix(noun)).unwrap_or(behind);
+        let noun = ["argument ", "parameter "].iter().find_map(|noun| behind.strip_prefix(noun));
+        let behind = noun.unwrap_or(behind);
         let behind = match behind.strip_prefix('(') {
             Some(inner) => inner.split_once(')')?.1.trim_start(),
             None => behind,
@@ -508,7 +515,17 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
         // A value or an operator (`load::mass`, `load->mass`) follows at once.
         (text.starts_with(' ') && text.trim().len() > 2).then_some(names)
     };
-    rows.filter_map(told_in).flat_map(|names| names.split(',').map(str::trim))
+    let is_word = |c: char| c.is_alphanumeric() || c == '_';
+    rows.filter_map(told_in).flat_map(move |names| names.split(move |c| !is_word(c)))
+}
+
+/// Returns what stands before the word for parameters in a sentence that opens with them: "The `load` and `crate` arguments
+/// are".
+fn names_before_noun(line: &str) -> Option<&str> {
+    let rest = line.strip_prefix("The ")?;
+    let end = [" argument", " parameter"].iter().filter_map(|noun| rest.find(noun)).min()?;
+    let names = &rest[..end];
+    (names.split(' ').count() < 8).then_some(names)
 }
 
 /// Divides a text behind the names that it opens with, one or several with commas between, brackets around them or none.

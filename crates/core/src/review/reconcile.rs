@@ -122,6 +122,11 @@ fn spell_alike(outline: &Outline, docs: &mut HashMap<CommentId, DocComment>) {
     }
 }
 
+/// Words in small letters that stand for types of their own.
+const WORDS_FOR_TYPES: &[&str] = &[
+    "array", "bool", "boolean", "float", "function", "int", "integer", "mixed", "number", "object", "string",
+];
+
 /// Finds the names behind types that have no braces around them: `@param Crate load what lies on the scale`, where
 /// `load` is a parameter and `Crate` is none.
 fn find_names_behind_types(outline: &Outline, docs: &mut HashMap<CommentId, DocComment>, source: &Source) {
@@ -142,7 +147,8 @@ fn find_names_behind_types(outline: &Outline, docs: &mut HashMap<CommentId, DocC
                 && entry.ty.is_none()
                 && entry.names.len() == 1
                 && !entry.optional
-                && first.name.as_str().starts_with(char::is_uppercase)
+                && (first.name.as_str().starts_with(char::is_uppercase)
+                    || WORDS_FOR_TYPES.contains(&first.name.as_str()))
                 && !matches!(first.name.as_str(), "A" | "An" | "The" | "Which")
                 && !takes(first.name.as_str());
             let said = source.slice(text);

@@ -231,7 +231,8 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: N
 }
 
 fn apply_decorators(walk: &Walk<'_, Python>, declaration: &mut Declaration, decorators: &Decorators) {
-    declaration.overrides = decorators.has("override") || decorators.has("overrides");
+    // What fills a hook in is described where the hook is.
+    declaration.overrides = ["override", "overrides", "hookimpl"].iter().any(|name| decorators.has(name));
     declaration.deprecated = decorators.has("deprecated");
     if declaration.deprecated {
         declaration.excuses.push(Excuse::Deprecated);

@@ -55,3 +55,13 @@ export function write(crate) {
 export function Scale(hall) {
   this.hall = hall;
 }
+
+/**
+ * Tares a scale.
+ *
+ * @param object scale - which one
+ * @param number load what lies on it
+ */
+export function tare(scale, load) {
+  scale.load = load;
+}

@@ -38,3 +38,20 @@ class Scale:
 # Same code as above, but for crates.
 class Crates:
     pass
+
+
+def order(first, second, third, fourth):
+    """Put crates in order.
+
+    The *first* and *second* arguments are crates.
+    The `third` must be a place.
+
+    They are weighed afterwards.
+    """
+
+
+def order_twice(first, second):
+    """Put crates in order twice.
+
+    See `order` for parameter meaning.
+    """
