@@ -86,10 +86,17 @@ pub(super) fn look_up(table: &[Tag], name: &str) -> (Option<Meaning>, MarkStandi
         !begins_alike(near)
             && (short || misses(near) > 2 || name.strip_prefix("no").is_some_and(|rest| rest == *near))
     };
-    let near = near.filter(|near| !adds(near) && close(near) && !another(near));
+    // Who mistypes a word leaves letters out, doubles or swaps them: two that are others make another word
+    // (`@status` is not `@static`), and so do many.
+    let replaced = |near: &str| {
+        let differ = || name.bytes().zip(near.bytes()).filter(|(own, known)| own != known);
+        name.len() == near.len() && misses(near) == 2 && differ().count() == 2
+    };
+    let far = |near: &&str| replaced(near) || misses(near) > 2 + usize::from(name.len() > 9);
+    let near = near.filter(|near| !adds(near) && close(near) && !another(near) && !far(near));
     let found = near.and_then(|near| table.iter().find(|(known, _)| *known == near));
     // `@aliases` is a project's own word, where `@alias` is no entry.
-    let plural = |known: &str| name.strip_suffix('s').or_else(|| name.strip_suffix("es")) == Some(known);
+    let plural = |known: &str| ["s", "es"].iter().any(|end| name.strip_suffix(end) == Some(known));
     // What another notation knows is written from habit: `@ingroup` in PHP is not `@group`.
     let of_another = || {
         let mut tables = [super::commands::TABLE, super::rest::TABLE].into_iter().flatten();
