@@ -121,7 +121,8 @@ pub fn tell<'d>(
                 qualified: declaration.qualified.clone(),
                 supertypes: declaration.supertypes.iter().map(|name| SmolStr::new(name.as_str())).collect(),
                 documented: declaration.comment.doc.is_some(),
-                partial: declaration.partial,
+                // What an alias stands for has its members elsewhere.
+                partial: declaration.partial || declaration.kind == Kind::TypeAlias,
                 ..TypeFacts::default()
             });
             continue;

@@ -231,7 +231,7 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
             .take(2)
             .any(|word| word.trim_matches(|c: char| !c.is_alphanumeric()) == "nil");
     // `@returns {Scale} a scale` of what makes a scale: the object that is made.
-    let made = script && is_made_by(context, &ty);
+    let made = script && (is_made_by(context, &ty) || is_instance(context, text));
     // `:return: -`
     let dash = ty.is_empty() && matches!(text.trim(), "-" | "--" | "–" | "—");
     awaited
@@ -260,6 +260,12 @@ fn is_made_by(context: &Context<'_>, ty: &str) -> bool {
     let owner = declaration.owner.filter(|_| declaration.kind == Kind::Constructor);
     let maker = owner.map_or(declaration, |owner| context.file.outline.declaration(owner));
     maker.name.as_str().to_lowercase() == ty
+}
+
+/// Tells whether a text, in lower case, is about the object that a constructor makes: "An instance of Scale".
+fn is_instance(context: &Context<'_>, text: &str) -> bool {
+    let says = ["instance of ", " instance"].iter().any(|words| text.contains(words));
+    context.declaration().kind == Kind::Constructor && says
 }
 
 /// Tells whether the last parameter is called back.

@@ -26,3 +26,20 @@ export interface ScaleOptions {
 export function lookUp(crate: string, since: Date | undefined, until: Date): number {
   return crate.length;
 }
+
+/** What weighs. See {@link Weigher#weigh}. */
+export class WeigherClass {
+  /**
+   * Makes one for a hall.
+   *
+   * @param hall - which one
+   * @returns An instance of WeigherClass
+   */
+  constructor(readonly hall: string) {}
+
+  /** Weighs nothing. See {@link WeigherClass#weighs}. */
+  weigh(): void {}
+}
+
+/** What weighs, and is in a hall. */
+export type Weigher<T> = WeigherClass & { hall: T };
