@@ -143,11 +143,14 @@ fn find_names_behind_types(outline: &Outline, docs: &mut HashMap<CommentId, DocC
         for at in 0..doc.entries.len() {
             let entry = &doc.entries[at];
             let (Some(first), Some(text)) = (entry.name(), entry.text) else { continue };
+            // `[Crate] load`, `{Crate} [optional] load`: what stands in brackets may be no name either.
+            let in_brackets = entry.optional;
+            let is_mark = in_brackets && first.name == "optional";
             let is_type = entry.kind == EntryKind::Param
-                && entry.ty.is_none()
+                && (entry.ty.is_none() || is_mark)
                 && entry.names.len() == 1
-                && !entry.optional
-                && (first.name.as_str().starts_with(char::is_uppercase)
+                && (in_brackets
+                    || first.name.as_str().starts_with(char::is_uppercase)
                     || WORDS_FOR_TYPES.contains(&first.name.as_str()))
                 && !matches!(first.name.as_str(), "A" | "An" | "The" | "Which")
                 && !takes(first.name.as_str());
@@ -161,7 +164,10 @@ fn find_names_behind_types(outline: &Outline, docs: &mut HashMap<CommentId, DocC
             let gap = narrow(behind.len() - behind.trim_start_matches([' ', '\t', '-']).len());
             let start = text.start + narrow(end);
             let entry = &mut doc.entries[at];
-            entry.ty = Some(ty);
+            if !is_mark {
+                entry.ty = Some(ty);
+                entry.optional = false;
+            }
             entry.names[0] =
                 EntryName { name: Name::new(name), span: Span::new(text.start, start), dotted: false };
             entry.text = (!behind.trim().is_empty()).then(|| Span::new(start + gap, text.end));

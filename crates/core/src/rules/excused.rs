@@ -35,6 +35,7 @@ pub(super) fn is_excused(sort: &Sort, context: &Context<'_>, side: &Side, paired
     let (entry, name) = named(context, paired.entry, paired.name);
     let text = name.name.as_str();
     is_set_aside(context, text)
+        || is_renamed_by_compiler(context, text)
         || is_behind_comma(context, side, paired)
         || is_hash_of_keys(context, text)
         || is_below_filled(context, name.span)
@@ -52,8 +53,33 @@ pub(super) fn is_excused(sort: &Sort, context: &Context<'_>, side: &Side, paired
                 || is_key_of_another(context, entry)
                 || is_of_an_element(context)
                 || is_field_or_of_setter(context, &name.name)
+                || is_of_callback(context, entry)
                 || is_callback_beside_promise(context, text)
                 || is_read_off(context, side, text)))
+}
+
+/// Tells whether a parameter has the name with an underscore in front, because its function has that name as well: compilers
+/// part the two (`weigh: function weigh(_weigh)`).
+fn is_renamed_by_compiler(context: &Context<'_>, name: &str) -> bool {
+    let declaration = context.declaration();
+    let takes = |parameter: &Parameter| {
+        parameter.named().is_some_and(|taken| taken.as_str().strip_prefix('_') == Some(name))
+    };
+    context.file.language.dialect.is_script()
+        && declaration.name == name
+        && declaration.signature.parameters.iter().any(takes)
+}
+
+/// Tells whether an entry stands so much further in than the first tag that it tells what a callback is given.
+fn is_of_callback(context: &Context<'_>, entry: &Entry) -> bool {
+    const FURTHER: usize = 6;
+    let indent = |row: u32| {
+        let line = context.line(row);
+        line.len() - line.trim_start().len()
+    };
+    let first = (0..entry.lines.0).find(|&row| context.line(row).trim_start().starts_with('@'));
+    context.file.language.dialect.is_script()
+        && first.is_some_and(|first| indent(entry.lines.0) >= indent(first) + FURTHER)
 }
 
 /// Tells whether a name is the first word of a text behind a comma, `@param crate, the tag`, and not another of several.

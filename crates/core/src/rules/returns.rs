@@ -217,7 +217,13 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     let settles_with_nothing =
         ["promise", "promise<>", "promise<void>", "promise<undefined>", "promise<null>"]
             .contains(&ty.trim_start_matches(['!', '?']));
-    let awaited = awaited || (declared.is_empty() && settles_with_nothing && is_asynchronous(context));
+    // "A promise that settles when the press is empty": that it does is all that is told.
+    let only_settles = text.contains("promise")
+        && [" settles when ", " settles once ", " resolves when ", " resolves once ", " resolves after "]
+            .iter()
+            .any(|words| text.contains(words));
+    let awaited = awaited
+        || (declared.is_empty() && (settles_with_nothing || only_settles) && is_asynchronous(context));
     // Where no type is declared, a callable without a word about it gives back the value for nothing.
     let admitted =
         declared.is_empty() && context.declaration().kind != Kind::Constructor && holds_nothing(&ty);

@@ -65,3 +65,46 @@ export function Scale(hall) {
 export function tare(scale, load) {
   scale.load = load;
 }
+
+/**
+ * Finds crates.
+ *
+ * @param {Shelf} shelf
+ * @param {Function} [optional] test - what they must fulfil
+ * @param [number] most how many at most
+ * @param {Function} done
+ *        @param {Error} problem what went wrong
+ */
+export function find(shelf, test, most, done) {
+  done(shelf.filter(test).slice(most));
+}
+
+/** The methods of a scale. */
+export const methods = {
+  /**
+   * Turns the scale.
+   *
+   * @param {number} turn how far
+   */
+  turn: function turn(_turn) {
+    this.angle = _turn;
+  },
+
+  /**
+   * Waits for the press.
+   *
+   * @returns A promise that settles when the press is empty.
+   */
+  async whenEmpty() {
+    await this.press;
+  },
+
+  /**
+   * Waits for the hall.
+   *
+   * @returns A promise for the hall.
+   */
+  async hall() {
+    await this.press;
+  },
+};
