@@ -77,9 +77,8 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             before.rsplit(['\n', '.', ':', '!', '?', ';', ')', '>', '-']).next().unwrap_or_default();
         let opening = opening.trim_start().to_ascii_lowercase();
         // `@post Returns the load.`
-        let behind_tag =
-            opening.strip_prefix(['@', '\\']).filter(|tag| tag.trim_end().chars().all(char::is_alphanumeric));
-        let opening = behind_tag.map_or(opening.as_str(), |_| "");
+        let tag = opening.rsplit_once(['@', '\\']).map_or(" ", |(_, tag)| tag.trim_end());
+        let opening = if tag.chars().all(char::is_alphanumeric) { "" } else { opening.as_str() };
         // "If it returns true, the crate is full."
         let behind_condition = ["if ", "when "].iter().find_map(|word| opening.strip_prefix(word));
         let opening = behind_condition.unwrap_or(opening);
@@ -169,6 +168,7 @@ mod tests {
         assert!(sentence_answers("If it is empty, then this method returns zero."));
         assert!(sentence_answers("Looks up its load, or returns what it was last."));
         assert!(sentence_answers("Tells of the crate. Should return true to keep it."));
+        assert!(sentence_answers("@pre The scale is level @post Returns its load"));
         assert!(sentence_answers("@post  Returns its load if it is full."));
         assert!(sentence_answers("@tip This function returns the load."));
         assert!(sentence_answers("Weighs it. Note the returned load is in kg."));

@@ -65,16 +65,16 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
     // A remark says why; a description says what, and begins like a sentence.
     let remark = [
         " because ", " we ", " i ", "we'", "i'm", "workaround", "in order to", "needs to be", "must be ",
-        "not permitted", "presently", "for now", "so that ", "in sync", "should always", "move this",
-        "is necessary ", "otherwise ", "as it ", "due to", "mark:", "mark -", " hack", "note:", "warning:",
-        "note that", "go ahead", "should be ", "required by", "needed by", "compatibility with", "backward",
-        "testability", "for testing", "for tests", "when editing", " my ", " your ", " so ", "might ",
-        " odd ", "for plugins", "should never", "should not ", "shouldn't ", "assumes ", " is only done",
-        "is defined in", "are defined in", "are defined by", "subject to removal", "subject for removal",
-        "future release", "incompatible release", "now deprecated", " saves ", " improves ",
-        "only be enabled", "unsafe", "circular", "side effect of", "the following", "names of these",
-        "quick and ", " dummy ", " with care", " supported since ", " available in ", " available since ",
-        " is faster", "surprisingly",
+        "must hold ", " to avoid warnings", "not permitted", "presently", "for now", "so that ", "in sync",
+        "should always", "move this", "is necessary ", "otherwise ", "as it ", "due to", "mark:", "mark -",
+        " hack", "note:", "warning:", "note that", "go ahead", "should be ", "required by", "needed by",
+        "compatibility with", "backward", "testability", "for testing", "for tests", "when editing", " my ",
+        " your ", " so ", "might ", " odd ", "for plugins", "should never", "should not ", "shouldn't ",
+        "assumes ", " is only done", "is defined in", "are defined in", "are defined by",
+        "subject to removal", "subject for removal", "future release", "incompatible release",
+        "now deprecated", " saves ", " improves ", "only be enabled", "unsafe", "circular", "side effect of",
+        "the following", "names of these", "quick and ", " dummy ", " with care", " supported since ",
+        " available in ", " available since ", " is faster", "surprisingly",
     ];
     // What begins so leads elsewhere, or says what for.
     let leads = lower.trim_start_matches(|c: char| !c.is_alphabetic());
