@@ -55,14 +55,15 @@ fn branches(text: &str, given: Range<usize>) -> Option<Vec<Range<usize>>> {
         if head.is_empty() && !branches.is_empty() {
             return Some(branches);
         }
-        let asked = match head.strip_prefix("else").map(str::trim_start) {
-            Some(rest) if rest.starts_with('{') && !branches.is_empty() => rest,
-            other => {
-                let asked = other.unwrap_or(head).strip_prefix("if")?.trim_start();
-                &asked[asked.starts_with("#[").then(|| asked.find('{'))??..]
+        let behind_else = head.strip_prefix("else").filter(|_| !branches.is_empty()).map(str::trim_start);
+        let body = match behind_else {
+            Some(rest) if rest.starts_with('{') => rest,
+            _ => {
+                let condition = behind_else.unwrap_or(head).strip_prefix("if")?.trim_start();
+                condition.starts_with("#[").then(|| condition.find('{').map(|open| &condition[open..]))??
             }
         };
-        let open = given.end - asked.len();
+        let open = given.end - body.len();
         let close = closing(text, open).filter(|&close| close < given.end)?;
         let inner = &text[open + 1..close];
         if !holds_items(inner) && !inner.trim().is_empty() {

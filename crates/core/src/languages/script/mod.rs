@@ -184,9 +184,11 @@ impl Reader for ByEnding {
 /// Tags of comments that define something by themselves: a named type, a callback, a file.
 const FREE: &[&str] = &[
     "typedef", "callback", "file", "fileoverview", "overview", "packageDocumentation", "external",
-    "namespace", "import", // What follows speaks to those that read the file.
-    "jsx", "jsxRuntime", "jsxFrag", "jsxImportSource", "flow", "jest",
+    "namespace", "import",
 ];
+
+/// Tags of comments that speak to the programs that read the file.
+const PRAGMAS: &[&str] = &["jsx", "jsxRuntime", "jsxFrag", "jsxImportSource", "flow", "jest"];
 
 /// Tells whether a comment describes a module: what is called, with parameters or a value, is none.
 fn describes_module(text: &str) -> bool {
@@ -255,7 +257,10 @@ impl Grammar for ScriptGrammar {
             form = CommentForm { carrier: crate::model::Carrier::Lines { mark }, doc: Doc::No };
         }
         if form.doc == Doc::Yes
-            && (opens_with_tag(text, FREE) || describes_module(text) || describes_event(text))
+            && (opens_with_tag(text, FREE)
+                || opens_with_tag(text, PRAGMAS)
+                || describes_module(text)
+                || describes_event(text))
         {
             form.doc = Doc::Elsewhere;
         }
