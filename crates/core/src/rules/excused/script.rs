@@ -1,0 +1,81 @@
+//! What an entry of a script (JavaScript, TypeScript) may name besides a parameter.
+
+use crate::model::{Entry, EntryKind, Parameter};
+use crate::pairing::Side;
+use crate::rules::Context;
+
+/// Tells whether a name that no parameter has may be right all the same in a script.
+pub(super) fn is_excused(context: &Context<'_>, side: &Side, entry: &Entry, name: &str) -> bool {
+    context.file.language.dialect.is_script()
+        && (is_of_an_element(context)
+            || is_of_callback(context, entry)
+            || is_callback_beside_promise(context, name)
+            || is_read_off(context, side, name))
+}
+
+/// Tells whether a parameter has the name with an underscore in front, because its function has that name as well: compilers
+/// part the two (`weigh: function weigh(_weigh)`).
+pub(super) fn is_renamed_by_compiler(context: &Context<'_>, name: &str) -> bool {
+    let declaration = context.declaration();
+    let takes = |parameter: &Parameter| {
+        parameter.named().is_some_and(|taken| taken.as_str().strip_prefix('_') == Some(name))
+    };
+    context.file.language.dialect.is_script()
+        && declaration.name == name
+        && declaration.signature.parameters.iter().any(takes)
+}
+
+/// Tells whether an entry stands so much further in than the first tag that it tells what a callback is given.
+fn is_of_callback(context: &Context<'_>, entry: &Entry) -> bool {
+    const FURTHER: usize = 6;
+    let indent = |row: u32| {
+        let line = context.line(row);
+        line.len() - line.trim_start().len()
+    };
+    let first = (0..entry.lines.0).find(|&row| context.line(row).trim_start().starts_with('@'));
+    first.is_some_and(|first| indent(entry.lines.0) >= indent(first) + FURTHER)
+}
+
+/// Tells whether a comment tells of the attributes of an element: in a script no parameter has a hyphen in its name.
+fn is_of_an_element(context: &Context<'_>) -> bool {
+    let has_hyphen =
+        |entry: &Entry| entry.name().is_some_and(|name| name.name.as_str().trim_matches('-').contains('-'));
+    context.doc.entries_of(EntryKind::Param).filter(|entry| has_hyphen(entry)).nth(1).is_some()
+}
+
+/// Tells whether a name is that of the callback which others add to what gives a promise: "a promise if no callback is
+/// provided".
+fn is_callback_beside_promise(context: &Context<'_>, name: &str) -> bool {
+    let says = |text: &str| {
+        let lower = text.to_ascii_lowercase();
+        lower.contains("promise") && (lower.contains("callback") || lower.contains("void"))
+    };
+    matches!(name, "callback" | "cb" | "done")
+        && context
+            .doc
+            .entries_of(EntryKind::Returns)
+            .any(|entry| entry.ty.is_some_and(|ty| says(context.slice(ty))) || says(&context.text_of(entry)))
+}
+
+/// Tells whether what an entry names is read off a parameter that has an entry, `crate.load`, or taken out of any:
+/// `let { load = 0 } = crate` (JavaScript).
+fn is_read_off(context: &Context<'_>, side: &Side, name: &str) -> bool {
+    let declaration = context.declaration();
+    let text = context.slice(declaration.span);
+    let is_word = |c: char| c.is_alphanumeric() || matches!(c, '_' | '$');
+    let ends = |rest: &str| !rest.starts_with(is_word);
+    let is_taken =
+        |inner: &str| inner.split(',').any(|part| part.trim_start().strip_prefix(name).is_some_and(&ends));
+    let mut parameters = declaration.signature.parameters.iter().zip(&side.entry_of);
+    parameters.any(|(parameter, entry)| {
+        let Some(parameter) = parameter.named() else { return false };
+        let member = format!("{parameter}.{name}");
+        let read = |(at, member): (usize, &str)| ends(&text[at + member.len()..]);
+        let out_of = format!("}} = {parameter}");
+        let taken = |(at, out_of): (usize, &str)| {
+            let inner = text[..at].rsplit_once('{').map_or("", |(_, inner)| inner);
+            ends(&text[at + out_of.len()..]) && is_taken(inner)
+        };
+        (entry.is_some() && text.match_indices(&member).any(read)) || text.match_indices(&out_of).any(taken)
+    })
+}
