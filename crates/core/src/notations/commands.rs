@@ -15,7 +15,7 @@ pub(super) static COMMANDS: Notation = Notation {
     id: NotationId::new("commands"),
     looks_like: "@param name text, \\param name text",
     read,
-    evidence: |lines| usize::from(!opens(lines).is_empty()),
+    evidence: |lines| opens(lines).into_iter().filter(|&open| is_telling(lines, open)).count(),
     spelling,
     holds: |kind| !matches!(kind, EntryKind::Yields),
     writer: &fields::FieldWriter(&CommandLines),
@@ -122,6 +122,11 @@ fn opening(line: &str) -> Option<(char, &str)> {
 /// Returns, line by line, whether it lies in text in which nothing is read.
 fn shielded(lines: &Lines<'_>) -> Vec<bool> {
     let mut out = lines.shielded();
+    for at in (0..lines.len()).filter(|&at| lines.trimmed(at).ends_with("::")) {
+        // Docstrings show code below such a line, further in.
+        let inside = |row: &usize| lines.is_blank(*row) || lines.indent(*row) > lines.indent(at);
+        (at + 1..lines.len()).take_while(inside).for_each(|row| out[row] = true);
+    }
     let mut closing: Option<&str> = None;
     for (at, shield) in out.iter_mut().enumerate() {
         let line = lines.text(at);
@@ -166,6 +171,16 @@ fn opens<'s>(lines: &Lines<'s>) -> Vec<(usize, char, &'s str)> {
         .collect()
 }
 
+/// Tells whether a command opens a summary or an entry and its text as no field does, whose text stands behind a colon:
+/// `@param name text`.
+fn is_telling(lines: &Lines<'_>, (at, _, name): (usize, char, &str)) -> bool {
+    let behind = lines.text(at).trim_start()[1..].strip_prefix(name).unwrap_or_default();
+    let tells =
+        BRIEF.contains(&name) || matches!(entry_kind(TABLE, name), Some(kind) if kind != EntryKind::Property);
+    let field = behind.split_once(':').is_some_and(|(head, _)| head.split_whitespace().count() <= 3);
+    tells && !field && behind.starts_with(char::is_whitespace) && !behind.trim().is_empty()
+}
+
 fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
     let mut doc = blank(lines, span, COMMANDS.id);
     // Comments that are headed by a name say so in a paragraph.
@@ -186,9 +201,14 @@ fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
         let kind = entry_kind(TABLE, name);
         let behind = kind.map_or(end, |kind| paragraph_end(lines, at, (name, kind), end));
         read_command(&mut doc, lines, (sign, name), (at, lines.last_said(at, behind)));
-        // Text of the comment may stand below its entries alone.
-        if behind < end && doc.summary.is_none() {
-            describe_from(&mut doc, lines, (behind, 0), end);
+        // Text of the comment may stand below its entries alone, below a remark, or behind the command for details.
+        if doc.summary.is_none() {
+            let below = if behind < end { Some(behind) } else { below_remarked(lines, name, (at, end)) };
+            if let Some(below) = below {
+                describe_from(&mut doc, lines, (below, 0), end);
+            } else if name == "details" {
+                describe_from(&mut doc, lines, (at, lines.span_of(name).end), end);
+            }
         }
     }
     for line in (0..lines.len()).map(|at| lines.text(at)) {
@@ -313,11 +333,16 @@ const REMARKS: &[&str] = &[
 fn below_remark(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> Option<(usize, usize)> {
     let behind = |number: usize| opens.get(number + 1).map_or(lines.len(), |&(next, ..)| next);
     let mut remarks = opens.iter().enumerate().take_while(|(_, (.., name))| REMARKS.contains(name));
-    remarks.find_map(|(number, &(at, ..))| {
-        let gap = (at + 1..behind(number)).find(|&row| lines.is_blank(row))?;
-        let below = (gap..behind(number)).find(|&row| !lines.is_blank(row))?;
+    remarks.find_map(|(number, &(at, _, name))| {
+        let below = below_remarked(lines, name, (at, behind(number)))?;
         Some((below, behind(number)))
     })
+}
+
+/// Finds the paragraph below a remark, which ends with its own: its first line.
+fn below_remarked(lines: &Lines<'_>, name: &str, (at, upto): (usize, usize)) -> Option<usize> {
+    let gap = (at + 1..upto).find(|&row| lines.is_blank(row)).filter(|_| REMARKS.contains(&name))?;
+    (gap..upto).find(|&row| !lines.is_blank(row))
 }
 
 /// Returns the row behind an entry: it ends with its paragraph where the text below stands no further in than its

@@ -520,6 +520,10 @@ fn read_named<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t st
         read_name(found, lines, whole);
         return after;
     }
+    if script && let Some((name, after)) = name_with_arguments(found, rest) {
+        read_name(found, lines, name);
+        return after;
+    }
     read_name(found, lines, word);
     // `@template O, T` names several.
     let mut behind = behind;
@@ -530,6 +534,16 @@ fn read_named<'t>(found: &mut Entry, lines: &Lines<'_>, rest: &'t str) -> &'t st
         (open, behind) = (word.ends_with(','), after);
     }
     behind
+}
+
+/// Splits off the name of a parameter behind which stands what it is called with: `callback(err, load)`.
+fn name_with_arguments<'t>(found: &Entry, text: &'t str) -> Option<(&'t str, &'t str)> {
+    let end = text.find(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '$' | '.')))?;
+    let (name, behind) = text.split_at(end);
+    let (_, after) = enclosed(behind, '(', ')')?;
+    // What goes on behind the brackets is the name of a part: `callback().load`.
+    let ends = after.is_empty() || after.starts_with(char::is_whitespace);
+    (found.kind == EntryKind::Param && !name.is_empty() && ends).then_some((name, after))
 }
 
 /// Tells whether a word is not yet the name: a hyphen that parts the type from it, `{number} - load - what lies on it`, or

@@ -33,18 +33,20 @@ pub(super) fn is_shown_only(file: &FileReading<'_>, declaration: &Declaration, d
         && declaration.surface == Surface::Private
         && declaration.signature.parameters.is_empty();
     let handed_out = declaration.kind == Kind::Property && marked(doc, &["method", "function", "func"]);
+    // A class that holds a command for others tells of the command.
+    let is_command = declaration.kind == Kind::Class && marked(doc, &["method"]);
     let elsewhere = names_another_member(file, declaration, doc) || names_another(file, declaration, doc);
     undeclared
         || handed_out
-        || (elsewhere && !speaks_of_parameters(declaration, doc))
+        || ((elsewhere || is_command) && !speaks_of_parameters(declaration, doc))
         || is_to_be_written(file, declaration)
 }
 
 /// Tells whether a comment has an entry for one of the parameters: whatever it is named for, it is about these.
 fn speaks_of_parameters(declaration: &Declaration, doc: &DocComment) -> bool {
     let names = doc.entries_of(EntryKind::Param).flat_map(|entry| &entry.names);
-    let takes =
-        |name: &Name| declaration.signature.parameters.iter().any(|taken| taken.named() == Some(name));
+    let signature = declaration.constructor.as_deref().unwrap_or(&declaration.signature);
+    let takes = |name: &Name| signature.parameters.iter().any(|taken| taken.named() == Some(name));
     names.into_iter().any(|name| takes(&name.name))
 }
 

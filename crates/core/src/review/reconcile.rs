@@ -33,8 +33,7 @@ pub(super) fn reconcile(
     if dialect == Dialect::JavaScript {
         find_names_behind_types(outline, docs, source);
     }
-    if dialect == Dialect::Plain && language.notations.iter().any(|notation| notation.as_str() == "commands")
-    {
+    if dialect == Dialect::Plain && language.notation.as_str() == "commands" {
         head_members(outline, docs, source);
     }
     if !matches!(dialect, Dialect::Kotlin | Dialect::Ruby) {

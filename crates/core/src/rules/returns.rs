@@ -237,7 +237,7 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
             .take(2)
             .any(|word| word.trim_matches(|c: char| !c.is_alphanumeric()) == "nil");
     // `@returns {Scale} a scale` of what makes a scale: the object that is made.
-    let made = script && (is_made_by(context, &ty) || is_instance(context, text));
+    let made = script && (is_made_by(context, entry) || is_instance(context, text));
     // `:return: -`
     let dash = ty.is_empty() && matches!(text.trim(), "-" | "--" | "–" | "—");
     awaited
@@ -260,18 +260,17 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
         || (ty.is_empty() && NOTHING.contains(&bare(first_part).as_str()))
 }
 
-/// Tells whether a type, in lower case, is that of the objects which a function or a constructor makes.
-fn is_made_by(context: &Context<'_>, ty: &str) -> bool {
+/// Tells whether the type of an entry is that of the objects which a function or a constructor makes.
+fn is_made_by(context: &Context<'_>, entry: &Entry) -> bool {
     let declaration = context.declaration();
     let owner = declaration.owner.filter(|_| declaration.kind == Kind::Constructor);
     let maker = owner.map_or(declaration, |owner| context.file.outline.declaration(owner));
-    maker.name.as_str().to_lowercase() == ty
+    entry.ty.is_some_and(|ty| maker.name == context.slice(ty).trim())
 }
 
 /// Tells whether a text, in lower case, is about the object that a constructor makes: "An instance of Scale".
 fn is_instance(context: &Context<'_>, text: &str) -> bool {
-    let says = ["instance of ", " instance"].iter().any(|words| text.contains(words));
-    context.declaration().kind == Kind::Constructor && says
+    context.declaration().kind == Kind::Constructor && text.contains("instance")
 }
 
 /// Tells whether the last parameter is called back.
@@ -352,6 +351,16 @@ fn is_asynchronous(context: &Context<'_>) -> bool {
             .starts_with("async")
 }
 
+/// Tells whether an entry for a single value has the name of a parameter, through which something comes back:
+/// `@retval count how many` (C).
+fn names_parameter(context: &Context<'_>, entry: &Entry) -> bool {
+    entry.value.is_some_and(|value| {
+        let name = context.slice(value).trim_matches(['*', ',']);
+        let mut parameters = context.declaration().signature.parameters.iter();
+        parameters.any(|parameter| parameter.named().is_some_and(|taken| taken == name))
+    })
+}
+
 fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
     let declaration = context.declaration();
     if !declaration.kind.is_callable() || declaration.signature.returns.value != Answer::No {
@@ -392,7 +401,8 @@ fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
     if declaration.kind == Kind::Constructor && context.file.language.dialect == Dialect::Ruby {
         return;
     }
-    let Some(entry) = entries(context).find(|entry| !says_nothing_comes(context, entry)) else { return };
+    let promises = |entry: &&Entry| !names_parameter(context, entry) && !says_nothing_comes(context, entry);
+    let Some(entry) = entries(context).find(promises) else { return };
     let what = if declaration.kind == Kind::Constructor { "a constructor gives" } else { "the code gives" };
     let spelt = context.spell(EntryKind::Returns, "");
     let message = format!("`{spelt}` promises a value, and {what} none back; remove the entry");

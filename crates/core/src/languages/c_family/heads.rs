@@ -178,14 +178,20 @@ impl Pass<'_> {
                 && self.code[*open].is(b'(');
         }
         let outside = matches!(self.scopes.last(), None | Some(Around::Space));
-        // Without any type C declares nothing either.
-        let is_bare = !self.is_cpp && storage.is_empty() && led == 0;
+        // Without any type C declares nothing either: `PRESS_EXPORT PRESS_DECLARATION(crate);`.
+        let gives_out = |item: &Item| {
+            matches!(item, Item::Word(at) if {
+                let word = self.word(*at);
+                is_capital(word) && ["_EXPORT", "_API", "_PUBLIC", "_EXTERN"].iter().any(|end| word.ends_with(end))
+            })
+        };
+        let given_out = !storage.is_empty() && is_capital(self.word(*name)) && storage.iter().all(gives_out);
+        let is_bare = !self.is_cpp && led == 0 && (storage.is_empty() || given_out);
         let is_storage = |item: &Item| matches!(item, Item::Word(at) if matches!(self.word(*at), "static" | "inline" | "extern" | "const"));
         (self.is_cpp || is_bare)
             && outside
             && self.code[*open].is(b'(')
-            && (is_bare || !storage.is_empty())
-            && storage.iter().all(is_storage)
+            && (is_bare || !storage.is_empty() && storage.iter().all(is_storage))
             && !TYPES.contains(&self.word(*name))
             && !NO_NAMES.contains(&self.word(*name))
     }

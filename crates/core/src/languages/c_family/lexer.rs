@@ -120,6 +120,19 @@ pub(super) fn lex(text: &str) -> Vec<Lexeme> {
     out
 }
 
+/// Returns the index of what closes the parenthesis at `open`.
+pub(super) fn closing(code: &[Lexeme], open: usize) -> Option<usize> {
+    let mut depth = 0_usize;
+    (open..code.len()).find(|&at| {
+        match code[at].sort {
+            Sort::Sign(b'(') => depth += 1,
+            Sort::Sign(b')') => depth = depth.saturating_sub(1),
+            _ => {}
+        }
+        depth == 0
+    })
+}
+
 fn is_word(byte: u8) -> bool {
     byte.is_ascii_alphabetic() || matches!(byte, b'_' | b'$') || byte >= 0x80
 }

@@ -10,6 +10,7 @@ use std::ops::Range;
 use super::heads::skip_angles;
 use super::lexer::{Lexeme, Sort, lex};
 use super::small::is_name;
+use super::spare::drop_spare;
 use super::templates::unwrap_templates;
 use super::words::{self, ATTRIBUTES, NOISE, TYPES, is_capital};
 use crate::languages::shared::ranges_without;
@@ -42,6 +43,7 @@ pub(super) fn mask<'t>(text: &'t str, is_cpp: bool, plainer: &Plainer) -> Given<
     let all = lex(text);
     let mut code: Vec<Lexeme> = all.into_iter().filter(|lexeme| lexeme.sort != Sort::Comment).collect();
     let mut out = text.as_bytes().to_vec();
+    drop_spare(text, &mut code, &mut out);
     if is_cpp {
         unwrap_templates(text, &mut code, &mut out);
     }

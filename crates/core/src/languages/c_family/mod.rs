@@ -24,6 +24,7 @@ mod mask;
 mod parameters;
 mod plain;
 mod small;
+mod spare;
 mod stumbles;
 mod templates;
 mod types;

@@ -1,6 +1,6 @@
 //! Templates whose parameters and constraints a macro takes in parentheses: `template(class T)(requires C<T>) void f(T);`.
 
-use super::lexer::{Lexeme, Sort};
+use super::lexer::{Lexeme, Sort, closing};
 
 /// Makes angle brackets of the parentheses around the parameters of such templates, and blanks their constraints: in the
 /// lexemes, which hold no comments, and in what the grammar is given.
@@ -32,17 +32,4 @@ pub(super) fn unwrap_templates(text: &str, code: &mut Vec<Lexeme>, out: &mut [u8
     }
     let mut spare = spare.into_iter();
     code.retain(|_| !spare.next().unwrap_or_default());
-}
-
-/// Returns the index of what closes the parenthesis at `open`.
-fn closing(code: &[Lexeme], open: usize) -> Option<usize> {
-    let mut depth = 0_usize;
-    (open..code.len()).find(|&at| {
-        match code[at].sort {
-            Sort::Sign(b'(') => depth += 1,
-            Sort::Sign(b')') => depth = depth.saturating_sub(1),
-            _ => {}
-        }
-        depth == 0
-    })
 }

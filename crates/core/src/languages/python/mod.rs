@@ -34,6 +34,7 @@ pub(super) static PYTHON: Language = Language {
         NotationId::new("numpy"),
         NotationId::new("rest"),
         NotationId::new("epytext"),
+        NotationId::new("commands"),
     ],
     notation: NotationId::new("google"),
     demand: Demand::of(Owe::BeyondSummary),

@@ -2,9 +2,10 @@
 
 use tree_sitter::Node;
 
+use super::compiled::moved_to;
 use super::kinds::Script;
 use super::links;
-use super::parameters::{annotated, moved_to, parameters, type_parameters};
+use super::parameters::{annotated, parameters, type_parameters};
 use crate::model::{
     Answer, Body, ClosedSet, Construction, DeclId, Declaration, Excuse, Kind, Name, Returns, Signature,
     Surface,

@@ -2,6 +2,7 @@
 
 use tree_sitter::Node;
 
+use super::compiled::awaited;
 use super::declare::{is_nothing, value_of};
 use super::kinds::Script;
 use crate::languages::shared::raises_made;
@@ -28,8 +29,14 @@ pub(super) fn skims(walk: &mut Walk<'_, Script>, node: Node<'_>, telling: &str) 
 /// Notes a `return`; whether a call in it gives a value does not matter: the author says it does,
 /// unless it is a callback.
 pub(super) fn returns<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
-    let value = match walk.children(node).first() {
-        Some(&value) if !is_nothing(walk, value) => match value_of(walk, value) {
+    let value = walk.children(node).into_iter().next();
+    if let Some(body) = value.and_then(|call| awaited(walk, call)) {
+        // What was moved gives back what it gave, and throws what it threw.
+        walk.declared_at(body, node);
+        return;
+    }
+    let value = match value {
+        Some(value) if !is_nothing(walk, value) => match value_of(walk, value) {
             Answer::No => Answer::No,
             Answer::Unknown if is_for_effect(walk, value) => Answer::Unknown,
             Answer::Yes | Answer::Unknown => Answer::Yes,

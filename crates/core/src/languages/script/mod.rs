@@ -8,6 +8,7 @@
 //! decorators, enumerations, types that mean nothing comes back, wrapped functions, free-standing
 //! definitions, declaration files.
 
+mod compiled;
 mod declare;
 mod exports;
 mod flow;
@@ -307,7 +308,11 @@ impl Grammar for ScriptGrammar {
                 }
             }
             Script::ExpressionStatement if flow::skims(walk, node, "=") => return Next::Over,
-            Script::Yield => walk.yields(),
+            Script::Yield => {
+                if !compiled::stands_for_await(walk, node) {
+                    walk.yields();
+                }
+            }
             Script::Throw => flow::throws(walk, node),
             Script::Try => flow::tries(walk, node),
             Script::Catch => flow::handles(walk, node),

@@ -73,19 +73,6 @@ fn is_left_unused(walk: &Walk<'_, Script>, parameter: &Parameter, node: Node<'_>
     body.is_some_and(|body| memchr::memmem::find(walk.text(body).as_bytes(), name.as_bytes()).is_none())
 }
 
-/// Returns the function that a compiler moved an asynchronous body with its parameters to, whose defaults may throw: `return
-/// __awaiter(this, arguments, void 0, function* (crate, unit = 'kg') {`.
-pub(super) fn moved_to<'t>(walk: &Walk<'t, Script>, body: Node<'t>) -> Option<Node<'t>> {
-    let text = walk.text(body).strip_prefix('{')?.trim_start();
-    // What bundles files numbers the names that several have: `__awaiter$1(`.
-    let number =
-        text.strip_prefix("return __awaiter")?.trim_start_matches(|c: char| c == '$' || c.is_ascii_digit());
-    number.strip_prefix("(this, arguments, ")?;
-    let first = walk.children(body).into_iter().next()?;
-    let call = walk.children(first).into_iter().next()?;
-    walk.children(walk.field(call, "arguments")?).into_iter().next_back()
-}
-
 /// Tells whether all that a function takes is an object whose type stands elsewhere, and whose keys are told one by one:
 /// declaration files have a name for what the source takes apart.
 fn holds_options(walk: &Walk<'_, Script>, parameter: &Parameter) -> bool {

@@ -73,9 +73,31 @@ fn is_read_off(context: &Context<'_>, side: &Side, name: &str) -> bool {
         let read = |(at, member): (usize, &str)| ends(&text[at + member.len()..]);
         let out_of = format!("}} = {parameter}");
         let taken = |(at, out_of): (usize, &str)| {
-            let inner = text[..at].rsplit_once('{').map_or("", |(_, inner)| inner);
-            ends(&text[at + out_of.len()..]) && is_taken(inner)
+            ends(&text[at + out_of.len()..]) && is_taken(inside_brace(&text[..at]))
         };
         (entry.is_some() && text.match_indices(&member).any(read)) || text.match_indices(&out_of).any(taken)
     })
+}
+
+/// Returns what stands behind the brace that is open at the end of a text: defaults may have braces of their own.
+fn inside_brace(text: &str) -> &str {
+    let mut open = 0_usize;
+    let brace = text.rmatch_indices(['{', '}']).find(|&(_, brace)| {
+        let found = brace == "{" && open == 0;
+        open = if brace == "}" { open + 1 } else { open.saturating_sub(1) };
+        found
+    });
+    brace.map_or("", |(at, _)| &text[at + 1..])
+}
+
+#[cfg(test)]
+mod tests {
+    use super::inside_brace;
+
+    #[test]
+    fn braces_of_defaults_are_passed_over() {
+        assert_eq!(inside_brace("let { load = {}, crate "), " load = {}, crate ");
+        assert_eq!(inside_brace("if (crate) { let { load "), " load ");
+        assert_eq!(inside_brace("{} "), "");
+    }
 }

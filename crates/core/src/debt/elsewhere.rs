@@ -1,0 +1,230 @@
+//! What a comment leaves to another place: "See `weigh` for details", "Other arguments are passed on".
+
+use crate::model::Variadic;
+
+/// Parts of words without which a comment sends its reader nowhere: one of them is in each phrase below.
+const REFERRING: &[&[u8]] = &[
+    b"same", b"Same", b"ocument", b"escri", b"etails", b"nformation", b"lias ", b"rameters as",
+    b"guments as", b"dentical", b"hortcut for", b"supported", b"ike `", b"ike [`", b"ike :", b"ike {@",
+    b"for the parameters", b"for the arguments", b"meaning", b"ynonym ",
+];
+
+/// Words, in lower case, by which a comment sends its reader to another for everything.
+const WHOLE_ELSEWHERE: &[&str] = &[
+    "for full documentation",
+    "for the full documentation",
+    "for complete documentation",
+    "for the complete documentation",
+    "for a full description",
+    "for a complete description",
+    "for documentation of this",
+    "for the documentation of this",
+    "for documentation.",
+    "synonym for ",
+    "synonym of ",
+    "for documentation)",
+];
+
+/// Words, in lower case, with which a comment begins that leaves all to another.
+const LIKE_ANOTHER: &[&str] = &[
+    "same as ", "alias for ", "alias of ", "an alias for ", "an alias of ", "behaves identically to ",
+    "identical to ", "shortcut for ", "a shortcut for ", "like `", "like [`", "like :", "like {@",
+];
+
+/// Words, in lower case, by which a comment sends its reader to another for the parameters.
+const PARAMS_ELSEWHERE: &[&str] = &[
+    "same parameters",
+    "same arguments",
+    "same options as",
+    "same keyword arguments",
+    "parameters are the same",
+    "arguments are the same",
+    "parameters as for",
+    "arguments as for",
+    "same meaning as",
+    "for a description of the parameters",
+    "for a description of the arguments",
+    "for parameter descriptions",
+    "for parameter meaning",
+    "for the meaning of the parameters",
+    "for the meaning of the arguments",
+    "for descriptions of the parameters",
+    "for details on the parameters",
+    "for details of the parameters",
+    "for information on the parameters",
+    "parameters are described in",
+    "arguments are described in",
+    "parameters are documented in",
+];
+
+/// Tells whether a sentence of a text sends its reader to other code: "See `weigh` for details", "for more information, see
+/// `weigh`", "See PressScale for more info on the parameters".
+fn sends_elsewhere(text: &str) -> bool {
+    let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". "));
+    let mut sentences = sentences.map(|one| one.trim().trim_start_matches("<p>").trim_end_matches('.'));
+    sentences.any(|sentence| {
+        let lower = sentence.to_ascii_lowercase();
+        let is_type = |place: &str| {
+            sentence.split_whitespace().any(|word| word.eq_ignore_ascii_case(place) && is_mixed(word))
+        };
+        place_of_details(&lower).is_some_and(|place| is_code(place) || is_type(place))
+    })
+}
+
+/// Tells whether a word has a capital inside and no signs, as the names of types do.
+fn is_mixed(word: &str) -> bool {
+    word.chars().all(char::is_alphanumeric)
+        && word.chars().skip(1).any(char::is_uppercase)
+        && word.contains(char::is_lowercase)
+}
+
+/// Returns where a sentence, in lower case, sends its reader for details.
+fn place_of_details(sentence: &str) -> Option<&str> {
+    const SENDS: &[&str] = &["see ", "- see ", "please see ", "refer to ", "please refer to ", "see also "];
+    const DETAILS: &[&str] = &["details", "information", "info"];
+    let sent = |text: &str| SENDS.iter().find(|words| text.starts_with(**words)).map(|words| words.len());
+    let (what, place) = if let Some(behind) = sent(sentence) {
+        let (place, what) = sentence[behind..].rsplit_once(" for ")?;
+        (what, place)
+    } else {
+        let (what, rest) = sentence.strip_prefix("for ")?.split_once(", ")?;
+        (what, &rest[sent(rest)?..])
+    };
+    let more = what.strip_prefix("more ").and_then(|what| what.split_once(' ')).map_or("", |(word, _)| word);
+    let is_asked = |word: &&str| what.ends_with(*word) || more == *word;
+    (DETAILS.iter().any(is_asked) || ["parameters", "arguments"].iter().any(|word| what.contains(word)))
+        .then_some(place)
+}
+
+/// Tells whether a text, in lower case, says no more than that nothing is done: "Not supported by sealed crates."
+fn is_unsupported(text: &str) -> bool {
+    let mut paragraphs = text.split('\n').map(str::trim).filter(|paragraph| !paragraph.is_empty());
+    let first = paragraphs.next().unwrap_or_default();
+    let begins = ["not supported", "unsupported"].iter().any(|words| first.starts_with(words));
+    // Headings of entries say nothing themselves.
+    begins && !first.contains(". ") && paragraphs.all(|paragraph| paragraph.ends_with(':'))
+}
+
+/// Tells whether what a reader is sent to is code, by how it is written, or the comment of it.
+fn is_code(place: &str) -> bool {
+    place == "above"
+        || place.contains(['_', '(', '`', '#', '\\', '@'])
+        || place.contains("::")
+        || ["documentation", "docstring"].iter().any(|word| place.contains(word))
+}
+
+/// What a comment leaves to another place.
+pub(super) struct Left {
+    /// All that there is to say.
+    pub(super) all: bool,
+    /// What there is to say of the parameters.
+    pub(super) parameters: bool,
+}
+
+/// Tells whether a text may send its reader elsewhere, by a glance at it.
+pub(super) fn may_refer(text: &str) -> bool {
+    REFERRING.iter().any(|word| memchr::memmem::find(text.as_bytes(), word).is_some())
+}
+
+/// Finds what a text leaves to another place; where parameters have entries, it leaves only what it says that it leaves.
+pub(super) fn left(told: &str, has_entries: bool) -> Left {
+    let text = told.to_ascii_lowercase();
+    let says = |phrases: &[&str]| phrases.iter().any(|phrase| text.contains(phrase));
+    let begins = |phrase: &&str| text.trim_start().starts_with(*phrase);
+    let all = says(WHOLE_ELSEWHERE)
+        || LIKE_ANOTHER.iter().any(begins)
+        || is_unsupported(&text)
+        || (!has_entries && sends_elsewhere(told));
+    Left { all, parameters: all || says(PARAMS_ELSEWHERE) }
+}
+
+/// What arguments are called.
+const ARGUMENTS: &[&str] =
+    &["arguments", "argument", "args", "parameters", "parameter", "params", "keywords", "kwargs", "options"];
+
+/// Words by which something is handed to others.
+const HANDED: &[&str] = &["passed", "forwarded", "handed", "given", "delegated", "relayed"];
+
+/// Tells whether a text may say that arguments go to others, by a glance at it.
+pub(super) fn may_pass_on(text: &str) -> bool {
+    HANDED.iter().any(|word| memchr::memmem::find(text.as_bytes(), word.as_bytes()).is_some())
+}
+
+/// Finds which collected arguments a text says to be passed on: "Other arguments are passed to `weigh`".
+pub(super) fn passed_on(told: &str) -> Vec<Variadic> {
+    let lower = told.to_ascii_lowercase();
+    let mut out = Vec::new();
+    for sentence in lower.split('\n').flat_map(|paragraph| paragraph.split(". ")) {
+        let words: Vec<&str> = sentence
+            .split(|c: char| !(c.is_alphanumeric() || c == '_'))
+            .filter(|word| !word.is_empty())
+            .collect();
+        let Some(noun) = words.iter().position(|word| ARGUMENTS.contains(word)) else { continue };
+        let of = |what: &[&str]| words[..noun].iter().any(|word| what.contains(word));
+        let helps = |word: &&&str| {
+            matches!(**word, "are" | "is" | "will" | "be" | "get" | "then") || word.ends_with("ly")
+        };
+        let done = words[noun + 1..].iter().find(|word| !helps(word));
+        if done.is_none_or(|word| !HANDED.contains(word)) {
+            continue;
+        }
+        let by_name = words[..=noun]
+            .iter()
+            .any(|word| matches!(*word, "keyword" | "keywords" | "kwargs" | "named" | "options"));
+        let others = of(&["other", "others", "remaining", "additional", "extra", "further", "all", "any"]);
+        if by_name || others {
+            out.push(Variadic::Keywords);
+        }
+        if others && !by_name {
+            out.push(Variadic::Positional);
+        }
+    }
+    out
+}
+
+#[cfg(test)]
+mod tests {
+    use crate::model::Variadic;
+
+    use super::{
+        LIKE_ANOTHER, PARAMS_ELSEWHERE, WHOLE_ELSEWHERE, is_unsupported, may_refer, passed_on,
+        sends_elsewhere,
+    };
+
+    #[test]
+    fn every_phrase_that_refers_has_a_word_that_is_looked_for() {
+        let phrases = WHOLE_ELSEWHERE.iter().chain(LIKE_ANOTHER).chain(PARAMS_ELSEWHERE);
+        for phrase in phrases {
+            assert!(may_refer(phrase), "{phrase}: no word of it is looked for");
+        }
+    }
+
+    #[test]
+    fn what_is_not_supported_asks_for_no_entries() {
+        assert!(is_unsupported("not supported by sealed crates."));
+        assert!(!is_unsupported("not supported by sealed crates. opens the crate."));
+        assert!(!is_unsupported("opens the crate."));
+    }
+
+    #[test]
+    fn a_text_may_send_its_reader_to_other_code() {
+        assert!(sends_elsewhere("weighs a crate. see weigh_all() for more details. "));
+        assert!(sends_elsewhere("weighs a crate. \n for further information, see `weigh`."));
+        assert!(sends_elsewhere("weighs a crate. - see above for the parameters and the return value. "));
+        assert!(sends_elsewhere("refer to the documentation of this class for more information."));
+        assert!(!sends_elsewhere("weighs a crate. for details on the law, see the handbook."));
+        assert!(!sends_elsewhere("weighs a crate. see the scale for its load."));
+        assert!(sends_elsewhere("Weighs a crate. See PressScale for more info on the loads. "));
+        assert!(!sends_elsewhere("Weighs a crate. See Weigher for details."));
+        assert!(!sends_elsewhere("see [weigher 1987] for details."));
+    }
+
+    #[test]
+    fn collected_arguments_may_be_passed_on() {
+        let both = [Variadic::Keywords, Variadic::Positional];
+        assert_eq!(passed_on("Weighs.\nOther arguments are passed directly to `tip`. "), both);
+        assert_eq!(passed_on("All other keyword arguments are passed on to the scale. "), both[..1]);
+        assert_eq!(passed_on("Any remaining options will be forwarded. "), both[..1]);
+        assert!(passed_on("The arguments are weighed. Crates are passed to the scale. ").is_empty());
+    }
+}

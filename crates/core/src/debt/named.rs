@@ -1,0 +1,182 @@
+//! The names of parameters that a comment speaks of without an entry.
+
+use crate::model::{DocComment, EntryKind, Mark, MarkStanding};
+use crate::reading::Owe;
+use crate::text::{Source, Span};
+
+/// Returns the names that a text marks as those of parameters: `\a load`, `@p load`.
+pub(super) fn spoken_of(text: &str) -> Vec<&str> {
+    let marked = text.split(['\\', '@']).skip(1).filter_map(|rest| {
+        let rest = ["a ", "p ", "c "].iter().find_map(|command| rest.strip_prefix(command))?.trim_start();
+        let end = rest.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(rest.len());
+        (end > 0).then(|| &rest[..end])
+    });
+    marked.collect()
+}
+
+/// Returns the name behind a tag for a parameter, and behind a direction or a type: `[in] load`, `{number} load`.
+pub(super) fn name_behind_tag(behind: &str) -> &str {
+    let behind = behind.trim_start();
+    let qualified = behind.starts_with(['[', '{']);
+    let named = if qualified { behind.split_once([']', '}']).map(|(_, named)| named) } else { None };
+    named.unwrap_or(behind).split_whitespace().next().unwrap_or_default()
+}
+
+/// Returns the names of parameters that a comment speaks of without an entry.
+pub(super) fn told_of<'a>(source: &'a Source, doc: &'a DocComment, demand: Owe) -> Vec<&'a str> {
+    let mut names = tag_aliases(source, doc);
+    // Whoever demands an entry always is not content with one that only tools read, or people.
+    if demand != Owe::Always {
+        let words = for_tools(source, doc, "param").flat_map(str::split_whitespace);
+        names.extend(words.filter_map(|word| word.trim_start_matches(['&', '.']).strip_prefix('$')));
+        names.extend(listed(source, doc));
+        names.extend(listed_keys(source, doc));
+    }
+    names
+}
+
+/// Returns the first words behind tags that the notation does not know: a project may have made its own for parameters
+/// of a type, `@crate first the crate to weigh`.
+fn tag_aliases<'a>(source: &'a Source, doc: &DocComment) -> Vec<&'a str> {
+    if doc.notation.as_str() == "commands" {
+        // A project may have made a command for a parameter that many functions take: `\type_id`.
+        let own = doc.marks.iter().map(|mark| source.slice(mark.span).trim_start_matches(['@', '\\']));
+        // An item of a list there, by which some write their parameters.
+        let items = doc.lines.iter().map(|line| source.slice(*line).trim_start());
+        let items =
+            items.filter_map(|line| line.strip_prefix("@arg ").or_else(|| line.strip_prefix("\\arg ")));
+        // What comes back through a parameter may be told where all that comes back is: `@retval count how many`.
+        let given_back = doc.entries_of(EntryKind::Returns).filter_map(|entry| entry.value);
+        let given_back = given_back.map(|value| source.slice(value).trim_matches(['*', ',']));
+        return items
+            .filter_map(|item| item.split_whitespace().next())
+            .chain(own)
+            .chain(given_back)
+            .collect();
+    }
+    if doc.notation.as_str() == "tags" {
+        // A tag that is a parameter's name tells of it: `@load [Number] what lies on it`.
+        let own = doc.marks.iter().filter(|mark| mark.standing != MarkStanding::Known);
+        return own.map(|mark| source.slice(mark.span).trim_start_matches('@')).collect();
+    }
+    if doc.notation.as_str() != "annotations" {
+        return Vec::new();
+    }
+    let unknown = doc.marks.iter().filter(|mark| mark.standing == MarkStanding::Unknown);
+    unknown
+        .filter_map(|mark| {
+            let line = doc.lines.get(mark.lines.0 as usize)?;
+            let behind = source.slice(Span::new(mark.span.end, line.end.max(mark.span.end)));
+            // Modifiers may follow the tag: `@crate[opt] first`.
+            let behind = match behind.strip_prefix('[') {
+                Some(rest) => rest.split_once(']')?.1,
+                None => behind,
+            };
+            behind.split_whitespace().next()
+        })
+        .collect()
+}
+
+/// Returns the lines of tags that tools read in the place of `kind`, and more exactly: `@crate-param list<Crate> $first`.
+pub(super) fn for_tools<'a>(
+    source: &'a Source,
+    doc: &'a DocComment,
+    kind: &'static str,
+) -> impl Iterator<Item = &'a str> {
+    let named = move |mark: &&Mark| {
+        mark.name.as_str().rsplit_once('-').is_some_and(|(_, end)| end == kind)
+            && doc.notation.as_str() == "tags"
+    };
+    let rows = doc.marks.iter().filter(named).flat_map(|mark| mark.lines.0..mark.lines.1);
+    rows.filter_map(|row| doc.lines.get(row as usize)).map(|&line| source.slice(line))
+}
+
+/// Returns the names that lines outside of entries open with, in a form of the author's own: `load (float): what to
+/// weigh`, `:load: what to weigh`, `* load, crate - what to weigh`, `load` above its description, or "The `load` argument is".
+fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &'a str> {
+    let is_entry = |row: u32| doc.entries.iter().any(|entry| entry.lines.0 <= row && row < entry.lines.1);
+    // A list below an entry may go on with others.
+    let is_item =
+        |line: Span| doc.notation.as_str() == "google" && source.slice(line).trim_start().starts_with("- ");
+    let rows = doc.lines.iter().zip(0..).filter(move |&(line, row)| !is_entry(row) || is_item(*line));
+    let indent = |line: &str| line.len() - line.trim_start().len();
+    // Elsewhere a word alone on its line is the last of a paragraph.
+    let in_docstring = matches!(doc.notation.as_str(), "google" | "numpy" | "rest" | "epytext");
+    let describes_below = move |row: u32, line: &str| {
+        let below = doc.lines.get(row as usize + 1).map_or("", |&below| source.slice(below));
+        in_docstring && !below.trim().is_empty() && indent(below) > indent(line)
+    };
+    let told_in = move |(&line, row): (&Span, u32)| {
+        let whole = source.slice(line);
+        let line = whole.trim_start();
+        if let Some(names) = names_before_noun(line) {
+            return Some(names);
+        }
+        let marked = line.strip_prefix("The ").filter(|rest| rest.starts_with(['`', '*']));
+        let opening = marked.unwrap_or(line).trim_start_matches(['*', '-', '+', ' ', '`', ':']);
+        let (names, behind) = names_ahead(opening);
+        let behind = behind.trim_start_matches(['`', '*']).trim_start();
+        let noun = ["argument ", "parameter "].iter().find_map(|noun| behind.strip_prefix(noun));
+        let behind = noun.unwrap_or(behind);
+        let behind = match behind.strip_prefix('(') {
+            Some(inner) => inner.split_once(')')?.1.trim_start(),
+            None => behind,
+        };
+        if matches!(behind.trim_end(), "" | ":") && describes_below(row, whole) {
+            return Some(names);
+        }
+        // `- load is the weight in kg`
+        if behind.split_whitespace().next().is_some_and(|word| SAYING.contains(&word)) {
+            return Some(names);
+        }
+        let text = behind.strip_prefix([':', '-', '–', '—', '='])?;
+        // A value or an operator (`load::mass`, `load->mass`) follows at once.
+        (text.starts_with(' ') && text.trim().len() > 2).then_some(names)
+    };
+    let is_word = |c: char| c.is_alphanumeric() || c == '_';
+    rows.filter_map(told_in).flat_map(move |names| names.split(move |c| !is_word(c)))
+}
+
+/// Returns what stands before the word for parameters in a sentence that opens with them: "The `load` and `crate` arguments
+/// are".
+fn names_before_noun(line: &str) -> Option<&str> {
+    let rest = line.strip_prefix("The ")?;
+    let end = [" argument", " parameter"].iter().filter_map(|noun| rest.find(noun)).min()?;
+    let names = &rest[..end];
+    (names.split(' ').count() < 8).then_some(names)
+}
+
+/// Divides a text behind the names that it opens with, one or several with commas between, brackets around them or none.
+fn names_ahead(text: &str) -> (&str, &str) {
+    let is_name = |c: char| c.is_alphanumeric() || c == '_';
+    let bracketed = text.strip_prefix('(').and_then(|inner| inner.split_once(')'));
+    if let Some(found) = bracketed.filter(|(names, _)| names.chars().all(|c| is_name(c) || ", ".contains(c)))
+    {
+        return found;
+    }
+    let mut end = 0;
+    loop {
+        end += text[end..].find(|c: char| !is_name(c)).unwrap_or(text.len() - end);
+        match text[end..].strip_prefix(", ") {
+            Some(next) if next.starts_with(is_name) => end += 2,
+            _ => return text.split_at(end),
+        }
+    }
+}
+
+/// Returns the keys that items of a list in an entry open with, as Ruby writes them: "- `:unit => 'kg'`: what to count in".
+fn listed_keys<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &'a str> {
+    let rows = doc.entries.iter().filter(|_| doc.notation.as_str() == "tags");
+    rows.flat_map(|entry| entry.lines.0 + 1..entry.lines.1).filter_map(|row| {
+        let item = source.slice(*doc.lines.get(row as usize)?).trim_start();
+        let key = item.strip_prefix(['-', '*'])?.trim_start().trim_start_matches('`').strip_prefix(':')?;
+        let end = key.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(key.len());
+        (end > 0).then(|| &key[..end])
+    })
+}
+
+/// What follows the name at the beginning of a line that says what a parameter is.
+const SAYING: &[&str] = &[
+    "is", "are", "contains", "holds", "needs", "must", "may", "can", "should", "gives", "tells", "says",
+    "specifies", "points",
+];

@@ -1,0 +1,38 @@
+//! What compilers make of asynchronous functions for older readers: `return __awaiter(this, arguments, void 0, function* (crate) {…})`.
+
+use tree_sitter::Node;
+
+use super::kinds::Script;
+use crate::reading::Walk;
+
+/// Returns the function that an asynchronous body was moved to, where a call is one that runs it.
+pub(super) fn awaited<'t>(walk: &Walk<'t, Script>, call: Node<'t>) -> Option<Node<'t>> {
+    // Most are called otherwise.
+    let behind = walk.text(call).strip_prefix("__awaiter")?;
+    // What bundles files numbers the names that several have: `__awaiter$1(`.
+    behind.trim_start_matches(|c: char| c == '$' || c.is_ascii_digit()).strip_prefix('(')?;
+    walk.children(walk.field(call, "arguments")?)
+        .into_iter()
+        .next_back()
+        .filter(|&body| walk.kind(body) == Some(Script::FunctionValue))
+}
+
+/// Returns the function that a body was moved to with its parameters, whose defaults may throw.
+pub(super) fn moved_to<'t>(walk: &Walk<'t, Script>, body: Node<'t>) -> Option<Node<'t>> {
+    // Most bodies begin otherwise.
+    walk.text(body).strip_prefix('{')?.trim_start().strip_prefix("return __awaiter")?;
+    let first = walk.children(body).into_iter().next()?;
+    let call = walk.children(first).into_iter().next()?;
+    let taken = walk.text(walk.field(call, "arguments")?);
+    awaited(walk, call).filter(|_| taken.starts_with("(this, arguments, "))
+}
+
+/// Tells whether a `yield` stands in such a function, where it was an `await`.
+pub(super) fn stands_for_await<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> bool {
+    let mut around = std::iter::successors(node.parent(), Node::parent);
+    let function = around.find(|&node| {
+        matches!(walk.kind(node), Some(Script::FunctionValue | Script::Function | Script::Method))
+    });
+    let call = function.and_then(|function| function.parent()).and_then(|taken| taken.parent());
+    call.is_some_and(|call| awaited(walk, call) == function)
+}
