@@ -177,7 +177,7 @@ fn is_telling(lines: &Lines<'_>, (at, _, name): (usize, char, &str)) -> bool {
     let behind = lines.text(at).trim_start()[1..].strip_prefix(name).unwrap_or_default();
     let tells =
         BRIEF.contains(&name) || matches!(entry_kind(TABLE, name), Some(kind) if kind != EntryKind::Property);
-    let field = behind.split_once(':').is_some_and(|(head, _)| head.split_whitespace().count() <= 3);
+    let field = behind.split_once(':').is_some_and(|(head, _)| head.split_whitespace().count() < 2);
     tells && !field && behind.starts_with(char::is_whitespace) && !behind.trim().is_empty()
 }
 
