@@ -63,7 +63,8 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
     }
     let subjects = [
         "this ", "it ", "this function ", "this method ", "the function ", "the method ", "function ",
-        "method ", "the callback ", "will ", "may ", "must ", "should ",
+        "method ", "the callback ", "will ", "may ", "must ", "should ", "always ", "also ", "simply ",
+        "otherwise ", "otherwise, ", "by default ", "by default, ",
     ];
     text.match_indices("eturn").any(|(at, _)| {
         let (Some(before), Some(after)) = (text.get(..at.wrapping_sub(1)), text.get(at + 5..)) else {
@@ -105,6 +106,10 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
         let when = ["when ", "before ", "until ", "after ", "once ", "if ", "while ", "as ", "that "];
         let named = named.is_some_and(|before| !when.iter().any(|word| before.ends_with(word)))
             && next.is_some_and(|next| !without_value.contains(&next));
+        // "On success return the load", not "on return".
+        let in_case =
+            opening.strip_prefix("on ").is_some_and(|case| (1..4).contains(&case.split_whitespace().count()))
+                && next.is_some_and(|next| !without_value.contains(&next));
         // "A factory method that returns the load".
         let is_kind = |kind: &&str| opening.ends_with(*kind);
         let defined = (opening.starts_with("a ") || opening.starts_with("an "))
@@ -116,6 +121,7 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             || named
             || defined
             || follows
+            || in_case
             || second
             || subjects.contains(&opening)
             || subjects.contains(&will)

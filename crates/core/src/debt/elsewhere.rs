@@ -6,7 +6,7 @@ use crate::model::Variadic;
 const REFERRING: &[&[u8]] = &[
     b"same", b"Same", b"ocument", b"escri", b"etails", b"nformation", b"lias ", b"rameters as",
     b"guments as", b"dentical", b"hortcut for", b"supported", b"ike `", b"ike [`", b"ike :", b"ike {@",
-    b"for the parameters", b"for the arguments", b"meaning", b"ynonym ",
+    b"for the parameters", b"for the arguments", b"meaning", b"ynonym ", b"ee `", b"ee :", b"ee {@",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for everything.
@@ -57,9 +57,9 @@ const PARAMS_ELSEWHERE: &[&str] = &[
     "parameters are documented in",
 ];
 
-/// Tells whether a sentence of a text sends its reader to other code: "See `weigh` for details", "for more information, see
+/// Tells whether a sentence of a text sends its reader to other code, for what is `wanted`: "See `weigh` for details", "for more information, see
 /// `weigh`", "See PressScale for more info on the parameters".
-fn sends_elsewhere(text: &str) -> bool {
+fn sends_elsewhere(text: &str, wanted: impl Fn(&str) -> bool) -> bool {
     let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". "));
     let mut sentences = sentences.map(|one| one.trim().trim_start_matches("<p>").trim_end_matches('.'));
     sentences.any(|sentence| {
@@ -67,7 +67,8 @@ fn sends_elsewhere(text: &str) -> bool {
         let is_type = |place: &str| {
             sentence.split_whitespace().any(|word| word.eq_ignore_ascii_case(place) && is_mixed(word))
         };
-        place_of_details(&lower).is_some_and(|place| is_code(place) || is_type(place))
+        place_of_details(&lower)
+            .is_some_and(|(what, place)| wanted(what) && (is_code(place) || is_type(place)))
     })
 }
 
@@ -78,8 +79,8 @@ fn is_mixed(word: &str) -> bool {
         && word.contains(char::is_lowercase)
 }
 
-/// Returns where a sentence, in lower case, sends its reader for details.
-fn place_of_details(sentence: &str) -> Option<&str> {
+/// Returns what a sentence, in lower case, sends its reader elsewhere for, where it is details, and where to.
+fn place_of_details(sentence: &str) -> Option<(&str, &str)> {
     const SENDS: &[&str] = &["see ", "- see ", "please see ", "refer to ", "please refer to ", "see also "];
     const DETAILS: &[&str] = &["details", "information", "info"];
     let sent = |text: &str| SENDS.iter().find(|words| text.starts_with(**words)).map(|words| words.len());
@@ -91,9 +92,12 @@ fn place_of_details(sentence: &str) -> Option<&str> {
         (what, &rest[sent(rest)?..])
     };
     let more = what.strip_prefix("more ").and_then(|what| what.split_once(' ')).map_or("", |(word, _)| word);
-    let is_asked = |word: &&str| what.ends_with(*word) || more == *word;
-    (DETAILS.iter().any(is_asked) || ["parameters", "arguments"].iter().any(|word| what.contains(word)))
-        .then_some(place)
+    // "For API details, such as the `unit`"
+    let head = what.split(',').next().unwrap_or_default();
+    let is_asked = |word: &&str| what.ends_with(*word) || head.ends_with(*word) || more == *word;
+    (DETAILS.iter().any(is_asked)
+        || ["parameters", "arguments", "args"].iter().any(|word| what.contains(word)))
+    .then_some((what, place))
 }
 
 /// Tells whether a text, in lower case, says no more than that nothing is done: "Not supported by sealed crates."
@@ -134,8 +138,10 @@ pub(super) fn left(told: &str, has_entries: bool) -> Left {
     let all = says(WHOLE_ELSEWHERE)
         || LIKE_ANOTHER.iter().any(begins)
         || is_unsupported(&text)
-        || (!has_entries && sends_elsewhere(told));
-    Left { all, parameters: all || says(PARAMS_ELSEWHERE) }
+        || (!has_entries && sends_elsewhere(told, |_| true));
+    // "See `weigh` for the usual arguments" may stand beside entries for others.
+    let of_parameters = |what: &str| what.split_whitespace().any(|word| ARGUMENTS.contains(&word));
+    Left { all, parameters: all || says(PARAMS_ELSEWHERE) || sends_elsewhere(told, of_parameters) }
 }
 
 /// What arguments are called.
@@ -161,11 +167,13 @@ pub(super) fn passed_on(told: &str) -> Vec<Variadic> {
             .collect();
         let Some(noun) = words.iter().position(|word| ARGUMENTS.contains(word)) else { continue };
         let of = |what: &[&str]| words[..noun].iter().any(|word| what.contains(word));
-        let helps = |word: &&&str| {
-            matches!(**word, "are" | "is" | "will" | "be" | "get" | "then") || word.ends_with("ly")
-        };
-        let done = words[noun + 1..].iter().find(|word| !helps(word));
-        if done.is_none_or(|word| !HANDED.contains(word)) {
+        let behind = &words[noun + 1..];
+        let is_verb = |word: &str| matches!(word, "are" | "is" | "be" | "get");
+        let helps = |word: &str| is_verb(word) || matches!(word, "will" | "then") || word.ends_with("ly");
+        let helping = behind.iter().take_while(|word| helps(word)).count();
+        let done = behind.get(helping).is_some_and(|word| HANDED.contains(word));
+        // "A list of options passed in" says nothing of others.
+        if !done || !behind[..helping].iter().any(|word| is_verb(word)) {
             continue;
         }
         let by_name = words[..=noun]
@@ -187,7 +195,7 @@ mod tests {
     use crate::model::Variadic;
 
     use super::{
-        LIKE_ANOTHER, PARAMS_ELSEWHERE, WHOLE_ELSEWHERE, is_unsupported, may_refer, passed_on,
+        LIKE_ANOTHER, PARAMS_ELSEWHERE, WHOLE_ELSEWHERE, is_unsupported, left, may_refer, passed_on,
         sends_elsewhere,
     };
 
@@ -208,15 +216,22 @@ mod tests {
 
     #[test]
     fn a_text_may_send_its_reader_to_other_code() {
-        assert!(sends_elsewhere("weighs a crate. see weigh_all() for more details. "));
-        assert!(sends_elsewhere("weighs a crate. \n for further information, see `weigh`."));
-        assert!(sends_elsewhere("weighs a crate. - see above for the parameters and the return value. "));
-        assert!(sends_elsewhere("refer to the documentation of this class for more information."));
-        assert!(!sends_elsewhere("weighs a crate. for details on the law, see the handbook."));
-        assert!(!sends_elsewhere("weighs a crate. see the scale for its load."));
-        assert!(sends_elsewhere("Weighs a crate. See PressScale for more info on the loads. "));
-        assert!(!sends_elsewhere("Weighs a crate. See Weigher for details."));
-        assert!(!sends_elsewhere("see [weigher 1987] for details."));
+        let any = |_: &str| true;
+        assert!(sends_elsewhere("see `.crate.weigh` for api details, such as the `unit`. ", any));
+        assert!(left("Weighs. See `scale.weigh()` for the standard args. ", true).parameters);
+        assert!(!left("Weighs. See `scale.weigh()` for details. ", true).parameters);
+        assert!(sends_elsewhere("weighs a crate. see weigh_all() for more details. ", any));
+        assert!(sends_elsewhere("weighs a crate. \n for further information, see `weigh`.", any));
+        assert!(sends_elsewhere(
+            "weighs a crate. - see above for the parameters and the return value. ",
+            any
+        ));
+        assert!(sends_elsewhere("refer to the documentation of this class for more information.", any));
+        assert!(!sends_elsewhere("weighs a crate. for details on the law, see the handbook.", any));
+        assert!(!sends_elsewhere("weighs a crate. see the scale for its load.", any));
+        assert!(sends_elsewhere("Weighs a crate. See PressScale for more info on the loads. ", any));
+        assert!(!sends_elsewhere("Weighs a crate. See Weigher for details.", any));
+        assert!(!sends_elsewhere("see [weigher 1987] for details.", any));
     }
 
     #[test]
@@ -225,6 +240,7 @@ mod tests {
         assert_eq!(passed_on("Weighs.\nOther arguments are passed directly to `tip`. "), both);
         assert_eq!(passed_on("All other keyword arguments are passed on to the scale. "), both[..1]);
         assert_eq!(passed_on("Any remaining options will be forwarded. "), both[..1]);
+        assert!(passed_on("It has a list of options passed in when it is made. ").is_empty());
         assert!(passed_on("The arguments are weighed. Crates are passed to the scale. ").is_empty());
     }
 }

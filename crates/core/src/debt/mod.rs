@@ -70,6 +70,13 @@ impl Debt {
         if on_type && construction != Construction::Header {
             demand.param = demand.param.max(Owe::OnceStarted);
         }
+        if debtor.declaration.fixed {
+            for owed in [&mut demand.param, &mut demand.returns, &mut demand.throws] {
+                if *owed != Owe::Always {
+                    *owed = (*owed).max(Owe::OnceStarted);
+                }
+            }
+        }
         let started = |owe: Owe, begun: bool| match owe {
             Owe::Always => true,
             Owe::BeyondSummary => doc.beyond_summary,

@@ -78,15 +78,18 @@ fn ends_sentence(text: &str, at: usize) -> bool {
     !rest.trim_start().starts_with(char::is_lowercase)
 }
 
-/// Tells whether code fills in what stands for a line: `%(parameters)s`, `{parameters}`, `$parameters`.
+/// Tells whether code fills in what stands for a line: `%(parameters)s`, `%(press.parameters)s`, `{parameters}`, `$parameters`.
 pub(crate) fn is_filled_by_code(line: &str) -> bool {
     let line = line.trim();
-    let inner = line
-        .strip_prefix("%(")
-        .and_then(|rest| rest.strip_suffix(")s"))
-        .or_else(|| line.strip_prefix('{').and_then(|rest| rest.strip_suffix('}')))
-        .or_else(|| line.strip_prefix('$'));
-    inner.is_some_and(|name| !name.is_empty() && name.chars().all(|c| c.is_alphanumeric() || c == '_'))
+    let path = line.strip_prefix("%(").and_then(|rest| rest.strip_suffix(")s"));
+    let name =
+        line.strip_prefix('{').and_then(|rest| rest.strip_suffix('}')).or_else(|| line.strip_prefix('$'));
+    let is_word = |c: char| c.is_alphanumeric() || c == '_';
+    let holds =
+        |inner: &str, may: fn(char) -> bool| !inner.is_empty() && inner.chars().all(|c| is_word(c) || may(c));
+    // `%(press.load)s` is a key of a table.
+    path.is_some_and(|path| holds(path, |c| matches!(c, '.' | '-')))
+        || name.is_some_and(|name| holds(name, |_| false))
 }
 
 #[cfg(test)]

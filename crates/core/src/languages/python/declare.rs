@@ -220,6 +220,8 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: N
     let dunder = declaration.name.as_str().starts_with("__") && declaration.name.as_str().ends_with("__");
     // What special methods mean is fixed by the language: they are checked and never asked for.
     declaration.unasked |= dunder;
+    declaration.fixed =
+        dunder && in_class && !constructor && !OWN_MEANING.contains(&declaration.name.as_str());
     if let Some(body) = walk.field(node, kinds::BODY) {
         take_body(walk, body, &mut declaration);
     }
@@ -229,6 +231,9 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Python>, node: Node<'t>, outer: N
     walk.open(Scope::Declaration(id));
     walk.declared_at(node, outer);
 }
+
+/// Special methods that take what their class wants.
+const OWN_MEANING: &[&str] = &["__call__", "__init_subclass__", "__class_getitem__"];
 
 fn apply_decorators(walk: &Walk<'_, Python>, declaration: &mut Declaration, decorators: &Decorators) {
     // What fills a hook in is described where the hook is.
