@@ -163,6 +163,9 @@ fn empty(context: &Context<'_>, findings: &mut Findings<'_>) {
         ["---", "===", "***", "###", "___"].iter().any(|rule| inside.trim_start_matches('/').contains(rule));
     // Signs may show what words do not: `▶◀`.
     let shows = inside.chars().any(|c| !c.is_ascii() && !c.is_whitespace());
+    // So does the sign of an operator: `"""/"""` in `__truediv__`.
+    let is_text = |c: char| !c.is_whitespace() && !matches!(c, '"' | '\'');
+    let shows = shows || context.declaration().fixed && inside.contains(is_text);
     if !perhaps && !computed && !rules && !shows {
         let message = format!(
             "the comment of `{}` says nothing; write a sentence or remove it",

@@ -54,3 +54,11 @@ class Press:
         unit : str
             of the tare
         """
+
+    def __truediv__(self, others):
+        """/"""
+        return self.load / others
+
+    def __add__(self, other):
+        """ """
+        return self.load + other
