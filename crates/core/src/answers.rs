@@ -47,6 +47,10 @@ pub(crate) fn names_a_value(summary: &str) -> bool {
         || (counts(first) && second == Some("of"))
 }
 
+/// Words that may stand between who gives something back and that it does.
+const HELPING: &[&str] =
+    &["will ", "should ", "may ", "must ", "can ", "always ", "also ", "simply ", "then "];
+
 /// Tells whether a sentence of a text, wherever it stands, begins with what comes back: `Returns the load`, `This will
 /// return the load`.
 pub(crate) fn sentence_answers(text: &str) -> bool {
@@ -83,7 +87,11 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
         // "If it returns true, the crate is full."
         let behind_condition = ["if ", "when "].iter().find_map(|word| opening.strip_prefix(word));
         let opening = behind_condition.unwrap_or(opening);
-        let will = opening.strip_suffix("will ").unwrap_or(opening);
+        // "This method should always return the load".
+        let mut bare = opening;
+        while let Some(shorter) = HELPING.iter().find_map(|word| bare.strip_suffix(*word)) {
+            bare = shorter;
+        }
         // "Weighs the crate and returns its load", not "and returns to the start".
         let next = after.trim_start_matches(['s', ' ']).split(|c: char| !c.is_alphanumeric()).next();
         let without_value = [
@@ -101,8 +109,7 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             && [" this ", " it "].iter().any(|subject| opening.ends_with(subject))
             && next.is_some_and(|next| !without_value.contains(&next));
         // "If that fails, then this method returns zero", not "before this method returns control".
-        let named =
-            ["this function ", "this method "].iter().find_map(|subject| opening.strip_suffix(subject));
+        let named = ["this function ", "this method "].iter().find_map(|subject| bare.strip_suffix(subject));
         let when = ["when ", "before ", "until ", "after ", "once ", "if ", "while ", "as ", "that "];
         let named = named.is_some_and(|before| !when.iter().any(|word| before.ends_with(word)))
             && next.is_some_and(|next| !without_value.contains(&next));
@@ -124,7 +131,7 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             || in_case
             || second
             || subjects.contains(&opening)
-            || subjects.contains(&will)
+            || subjects.contains(&bare)
             // "Given a crate, it returns its load."
             || opening.ends_with(", it ");
         opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))

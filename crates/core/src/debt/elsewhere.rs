@@ -5,8 +5,9 @@ use crate::model::Variadic;
 /// Parts of words without which a comment sends its reader nowhere: one of them is in each phrase below.
 const REFERRING: &[&[u8]] = &[
     b"same", b"Same", b"ocument", b"escri", b"etails", b"nformation", b"lias ", b"rameters as",
-    b"guments as", b"dentical", b"hortcut for", b"supported", b"ike `", b"ike [`", b"ike :", b"ike {@",
-    b"for the parameters", b"for the arguments", b"meaning", b"ynonym ", b"ee `", b"ee :", b"ee {@",
+    b"guments as", b"dentical", b"hortcut for", b"horthand for", b"hort for", b"quivalent ", b"supported",
+    b"ike `", b"ike [`", b"ike :", b"ike {@", b"for the parameters", b"for the arguments", b"meaning",
+    b"ynonym ", b"ee `", b"ee :", b"ee {@",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for everything.
@@ -28,7 +29,8 @@ const WHOLE_ELSEWHERE: &[&str] = &[
 /// Words, in lower case, with which a comment begins that leaves all to another.
 const LIKE_ANOTHER: &[&str] = &[
     "same as ", "alias for ", "alias of ", "an alias for ", "an alias of ", "behaves identically to ",
-    "identical to ", "shortcut for ", "a shortcut for ", "like `", "like [`", "like :", "like {@",
+    "identical to ", "equivalent to ", "equivalent of ", "shorthand for ", "a shorthand for ", "short for ",
+    "shortcut for ", "a shortcut for ", "like `", "like [`", "like :", "like {@",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for the parameters.

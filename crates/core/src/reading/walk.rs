@@ -490,11 +490,14 @@ impl<'t, N: Copy> Walk<'t, N> {
             .map(|(_, types)| types.clone())
             .next();
         let Some(types) = types else { return false };
-        if types.is_empty() || types.iter().any(|ty| vague.contains(&ty.as_str())) {
+        if types.is_empty() {
             self.raises_unknown();
-            return true;
         }
         for ty in types {
+            if vague.contains(&ty.as_str()) {
+                self.raises_unknown();
+                continue;
+            }
             self.raises(Raised { ty, span: at, origin: Origin::Body, exempt: false, condition: None });
         }
         true

@@ -8,7 +8,7 @@ use crate::model::{Answer, Name, Origin};
 use crate::reading::{Next, Raised, Scope, Walk};
 
 /// Types that a handler may name without telling what was thrown.
-const VAGUE: &[&str] = &["Throwable", "Exception"];
+const VAGUE: &[&str] = &["Throwable", "Exception", "RuntimeException", "Error"];
 
 /// Types that mark what is not meant to happen, or is not there yet.
 const EXEMPT: &[&str] = &["AssertionError", "NotImplementedException"];

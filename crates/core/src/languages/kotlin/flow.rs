@@ -8,7 +8,7 @@ use crate::model::{Answer, Name, Origin};
 use crate::reading::{Raised, Scope, Walk};
 
 /// Handlers of these say nothing of what was thrown.
-const VAGUE: &[&str] = &["Throwable", "Exception"];
+const VAGUE: &[&str] = &["Throwable", "Exception", "RuntimeException", "Error"];
 
 /// Notes a `return`.
 pub(super) fn returns<'t>(walk: &mut Walk<'t, Kotlin>, node: Node<'t>) {

@@ -276,7 +276,7 @@ pub(super) fn instance<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
 }
 
 /// Handlers of these say nothing of what was thrown.
-const VAGUE: &[&str] = &["Throwable", "Exception"];
+const VAGUE: &[&str] = &["Throwable", "Exception", "RuntimeException", "Error"];
 
 /// Notes a `throw`.
 pub(super) fn throws<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
