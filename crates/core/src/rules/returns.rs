@@ -227,7 +227,7 @@ fn says_nothing_comes(context: &Context<'_>, entry: &Entry) -> bool {
     // Where no type is declared, a callable without a word about it gives back the value for nothing.
     let admitted =
         declared.is_empty() && context.declaration().kind != Kind::Constructor && holds_nothing(&ty);
-    // What takes a callback may be made to give a promise instead, by whoever exports it.
+    // What takes a callback, or the promise itself, may be made to give a promise instead, by whoever exports it.
     let takes_callback =
         declaration_takes_callback(context) && (ty.contains("promise") || text.contains("promise"));
     // A result may have a name in front: `@return load nil, since the vat is empty`.
@@ -273,12 +273,12 @@ fn is_instance(context: &Context<'_>, text: &str) -> bool {
     context.declaration().kind == Kind::Constructor && text.contains("instance")
 }
 
-/// Tells whether the last parameter is called back.
+/// Tells whether the last parameter is called back, or settled.
 fn declaration_takes_callback(context: &Context<'_>) -> bool {
     let last = context.declaration().signature.parameters.last().and_then(|last| last.named());
     last.is_some_and(|name| {
         let name = name.as_str();
-        matches!(name, "cb" | "done") || name.to_ascii_lowercase().ends_with("callback")
+        matches!(name, "cb" | "done" | "promise") || name.to_ascii_lowercase().ends_with("callback")
     })
 }
 
