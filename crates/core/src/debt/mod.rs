@@ -199,7 +199,11 @@ impl Debt {
         }
         let told = |tag: &str| behind.match_indices(tag).any(|(at, _)| behind[..at].ends_with(['@', '\\']));
         self.returns &= !told("return");
-        let names: Vec<&str> = behind.split("param").skip(1).map(name_behind_tag).collect();
+        let names: Vec<&str> = behind
+            .split("param")
+            .skip(1)
+            .map(|behind| name_behind_tag(behind, doc.notation.as_str() == "tags"))
+            .collect();
         for (owed, parameter) in self.params.iter_mut().zip(&debtor.signature.parameters) {
             *owed &= !parameter.named().is_some_and(|name| names.contains(&name.as_str()));
         }

@@ -14,12 +14,20 @@ pub(super) fn spoken_of(text: &str) -> Vec<&str> {
     marked.collect()
 }
 
-/// Returns the name behind a tag for a parameter, and behind a direction or a type: `[in] load`, `{number} load`.
-pub(super) fn name_behind_tag(behind: &str) -> &str {
+/// Returns the name behind a tag for a parameter, and behind a direction or a type: `[in] load`, `{number} load`. In tags
+/// brackets stand around what may be left out: `{number} [load=0]`.
+pub(super) fn name_behind_tag(behind: &str, in_tags: bool) -> &str {
+    let past = |open: char, close: char| {
+        move |text: &str| if text.starts_with(open) { text.find(close).map_or(0, |at| at + 1) } else { 0 }
+    };
     let behind = behind.trim_start();
-    let qualified = behind.starts_with(['[', '{']);
-    let named = if qualified { behind.split_once([']', '}']).map(|(_, named)| named) } else { None };
-    named.unwrap_or(behind).split_whitespace().next().unwrap_or_default()
+    let behind = behind[past('{', '}')(behind)..].trim_start();
+    let behind = if in_tags {
+        behind.strip_prefix('[').unwrap_or(behind)
+    } else {
+        behind[past('[', ']')(behind)..].trim_start()
+    };
+    behind.split(|c: char| c.is_whitespace() || matches!(c, ']' | '=')).next().unwrap_or_default()
 }
 
 /// Returns the names of parameters that a comment speaks of without an entry.

@@ -403,11 +403,15 @@ fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
     }
     let promises = |entry: &&Entry| !names_parameter(context, entry) && !says_nothing_comes(context, entry);
     let Some(entry) = entries(context).find(promises) else { return };
+    let vain = entry.text.is_none() && entry.ty.is_none() && entry.value.is_none();
+    // Whatever is asynchronous gives back a promise.
+    if vain && context.file.language.dialect.is_script() && is_asynchronous(context) {
+        return;
+    }
     let what = if declaration.kind == Kind::Constructor { "a constructor gives" } else { "the code gives" };
     let spelt = context.spell(EntryKind::Returns, "");
     let message = format!("`{spelt}` promises a value, and {what} none back; remove the entry");
     let place = declaration.signature.returns.ty.unwrap_or(declaration.name_span);
-    let vain = entry.text.is_none() && entry.ty.is_none() && entry.value.is_none();
     let repair = if vain { Repair::of(context).remove(entry) } else { None };
     findings.report(entry.tag, "", message).related(place, "nothing comes back").mend(repair);
 }

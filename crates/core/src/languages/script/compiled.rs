@@ -3,6 +3,7 @@
 use tree_sitter::Node;
 
 use super::kinds::Script;
+use crate::model::Answer;
 use crate::reading::Walk;
 
 /// Returns the function that an asynchronous body was moved to, where a call is one that runs it.
@@ -15,6 +16,22 @@ pub(super) fn awaited<'t>(walk: &Walk<'t, Script>, call: Node<'t>) -> Option<Nod
         .into_iter()
         .next_back()
         .filter(|&body| walk.kind(body) == Some(Script::FunctionValue))
+}
+
+/// Tells, where a call runs an asynchronous body that was taken apart into steps, whether one of them gives back a value:
+/// `return __generator(this, function (_a) { switch (_a.label) { … return [2 /*return*/, load]; } })`.
+pub(super) fn value_of_steps<'t>(walk: &Walk<'t, Script>, call: Node<'t>) -> Option<Answer> {
+    let text = walk.text(call);
+    text.strip_prefix("__generator")?;
+    let gives = memchr::memmem::find(text.as_bytes(), b"[2 /*return*/, ").is_some();
+    let ends = memchr::memmem::find(text.as_bytes(), b"[2 /*return*/]").is_some();
+    Some(if gives {
+        Answer::Yes
+    } else if ends {
+        Answer::No
+    } else {
+        Answer::Unknown
+    })
 }
 
 /// Returns the function that a body was moved to with its parameters, whose defaults may throw.

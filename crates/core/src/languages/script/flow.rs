@@ -2,7 +2,7 @@
 
 use tree_sitter::Node;
 
-use super::compiled::awaited;
+use super::compiled::{awaited, value_of_steps};
 use super::declare::{is_nothing, value_of};
 use super::kinds::Script;
 use crate::languages::shared::raises_made;
@@ -33,6 +33,10 @@ pub(super) fn returns<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
     if let Some(body) = value.and_then(|call| awaited(walk, call)) {
         // What was moved gives back what it gave, and throws what it threw.
         walk.declared_at(body, node);
+        return;
+    }
+    if let Some(value) = value.and_then(|call| value_of_steps(walk, call)) {
+        walk.returns(value);
         return;
     }
     let value = match value {

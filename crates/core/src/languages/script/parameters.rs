@@ -69,6 +69,10 @@ fn is_taken_apart(walk: &Walk<'_, Script>, parameter: &Parameter, list: Node<'_>
 fn is_left_unused(walk: &Walk<'_, Script>, parameter: &Parameter, node: Node<'_>) -> bool {
     let name = parameter.named().map_or("", |name| name.as_str());
     let marked = name.len() > 1 && name.starts_with('_');
+    // `_1` stands for what overloads call by names of their own.
+    if marked && name[1..].bytes().all(|byte| byte.is_ascii_digit()) {
+        return true;
+    }
     let body = if marked { walk.field(node, "body") } else { None };
     body.is_some_and(|body| memchr::memmem::find(walk.text(body).as_bytes(), name.as_bytes()).is_none())
 }

@@ -57,8 +57,8 @@ fn is_callback_beside_promise(context: &Context<'_>, name: &str) -> bool {
             .any(|entry| entry.ty.is_some_and(|ty| says(context.slice(ty))) || says(&context.text_of(entry)))
 }
 
-/// Tells whether what an entry names is read off a parameter that has an entry, `crate.load`, or taken out of any:
-/// `let { load = 0 } = crate` (JavaScript).
+/// Tells whether what an entry names is read off a parameter that has an entry, or off the only one, `crate.load`, or taken
+/// out of any: `let { load = 0 } = crate` (JavaScript).
 fn is_read_off(context: &Context<'_>, side: &Side, name: &str) -> bool {
     let declaration = context.declaration();
     let text = context.slice(declaration.span);
@@ -66,6 +66,7 @@ fn is_read_off(context: &Context<'_>, side: &Side, name: &str) -> bool {
     let ends = |rest: &str| !rest.starts_with(is_word);
     let is_taken =
         |inner: &str| inner.split(',').any(|part| part.trim_start().strip_prefix(name).is_some_and(&ends));
+    let is_only = declaration.signature.parameters.len() == 1;
     let mut parameters = declaration.signature.parameters.iter().zip(&side.entry_of);
     parameters.any(|(parameter, entry)| {
         let Some(parameter) = parameter.named() else { return false };
@@ -75,7 +76,8 @@ fn is_read_off(context: &Context<'_>, side: &Side, name: &str) -> bool {
         let taken = |(at, out_of): (usize, &str)| {
             ends(&text[at + out_of.len()..]) && is_taken(inside_brace(&text[..at]))
         };
-        (entry.is_some() && text.match_indices(&member).any(read)) || text.match_indices(&out_of).any(taken)
+        ((entry.is_some() || is_only) && text.match_indices(&member).any(read))
+            || text.match_indices(&out_of).any(taken)
     })
 }
 
