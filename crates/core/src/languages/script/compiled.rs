@@ -23,6 +23,10 @@ pub(super) fn awaited<'t>(walk: &Walk<'t, Script>, call: Node<'t>) -> Option<Nod
 pub(super) fn value_of_steps<'t>(walk: &Walk<'t, Script>, call: Node<'t>) -> Option<Answer> {
     let text = walk.text(call);
     text.strip_prefix("__generator")?;
+    // Elsewhere it is a generator that was written as one.
+    if !stands_for_await(walk, call) {
+        return None;
+    }
     let gives = memchr::memmem::find(text.as_bytes(), b"[2 /*return*/, ").is_some();
     let ends = memchr::memmem::find(text.as_bytes(), b"[2 /*return*/]").is_some();
     Some(if gives {
@@ -44,7 +48,7 @@ pub(super) fn moved_to<'t>(walk: &Walk<'t, Script>, body: Node<'t>) -> Option<No
     awaited(walk, call).filter(|_| taken.starts_with("(this, arguments, "))
 }
 
-/// Tells whether a `yield` stands in such a function, where it was an `await`.
+/// Tells whether something stands in such a function: a `yield` in it was an `await`.
 pub(super) fn stands_for_await<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> bool {
     let mut around = std::iter::successors(node.parent(), Node::parent);
     let function = around.find(|&node| {

@@ -73,6 +73,20 @@ class Press {
   }
 
   /**
+   * Goes through the loads.
+   *
+   * @returns {Iterable} each load in kg
+   */
+  loads() {
+    return __generator(this, function (_a) {
+      switch (_a.label) {
+        case 0: return [4 /*yield*/, this.load];
+        case 1: return [2 /*return*/];
+      }
+    });
+  }
+
+  /**
    * Stops the press. It may be opened then.
    *
    * @returns
