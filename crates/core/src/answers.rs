@@ -42,10 +42,24 @@ pub(crate) fn names_a_value(summary: &str) -> bool {
         first,
         Some("check" | "checks" | "test" | "tests" | "tell" | "tells" | "determine" | "determines")
     );
-    (asks && matches!(second, Some("if" | "whether")))
+    // "A crate as a float": what comes back, where it is not said what the callable is.
+    let mut opening = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty()).take(8);
+    let speaks_of_itself =
+        opening.any(|word| CALLABLES.contains(&word) || matches!(word, "is" | "are" | "that"));
+    let is_noun = matches!(first, Some("a" | "an")) && !speaks_of_itself;
+    is_noun
+        || (asks && matches!(second, Some("if" | "whether")))
         || (first == Some("the") && counts(second) && third == Some("of"))
         || (counts(first) && second == Some("of"))
 }
+
+/// What a callable may be called by its own comment.
+const CALLABLES: &[&str] = &[
+    "function", "method", "helper", "decorator", "wrapper", "factory", "utility", "callback", "hook",
+    "generator", "shortcut", "convenience", "version", "variant", "alias", "routine", "procedure", "command",
+    "test", "coroutine", "operation", "subroutine", "implementation", "constructor", "context", "simple",
+    "quick",
+];
 
 /// Words that may stand between who gives something back and that it does.
 const HELPING: &[&str] =

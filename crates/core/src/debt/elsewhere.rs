@@ -28,9 +28,10 @@ const WHOLE_ELSEWHERE: &[&str] = &[
 
 /// Words, in lower case, with which a comment begins that leaves all to another.
 const LIKE_ANOTHER: &[&str] = &[
-    "same as ", "alias for ", "alias of ", "an alias for ", "an alias of ", "behaves identically to ",
-    "identical to ", "equivalent to ", "equivalent of ", "shorthand for ", "a shorthand for ", "short for ",
-    "shortcut for ", "a shortcut for ", "like `", "like [`", "like :", "like {@",
+    "same as ", "same thing as ", "same thing than ", "alias for ", "alias of ", "an alias for ",
+    "an alias of ", "behaves identically to ", "identical to ", "equivalent to ", "equivalent of ",
+    "shorthand for ", "a shorthand for ", "short for ", "shortcut for ", "a shortcut for ", "like `",
+    "like [`", "like :", "like {@",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for the parameters.
@@ -84,7 +85,8 @@ fn is_mixed(word: &str) -> bool {
 /// Returns what a sentence, in lower case, sends its reader elsewhere for, where it is details, and where to.
 fn place_of_details(sentence: &str) -> Option<(&str, &str)> {
     const SENDS: &[&str] = &["see ", "- see ", "please see ", "refer to ", "please refer to ", "see also "];
-    const DETAILS: &[&str] = &["details", "information", "info"];
+    const DETAILS: &[&str] =
+        &["details", "information", "info", "description", "documentation", "explanation"];
     let sent = |text: &str| SENDS.iter().find(|words| text.starts_with(**words)).map(|words| words.len());
     let (what, place) = if let Some(behind) = sent(sentence) {
         let (place, what) = sentence[behind..].rsplit_once(" for ")?;
@@ -230,6 +232,7 @@ mod tests {
         ));
         assert!(sends_elsewhere("refer to the documentation of this class for more information.", any));
         assert!(!sends_elsewhere("weighs a crate. for details on the law, see the handbook.", any));
+        assert!(sends_elsewhere("Weighs a crate. See Scale.weigh() for description. ", any));
         assert!(!sends_elsewhere("weighs a crate. see the scale for its load.", any));
         assert!(sends_elsewhere("Weighs a crate. See PressScale for more info on the loads. ", any));
         assert!(!sends_elsewhere("Weighs a crate. See Weigher for details.", any));

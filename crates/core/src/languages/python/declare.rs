@@ -371,6 +371,8 @@ fn returns(walk: &Walk<'_, Python>, node: Node<'_>, constructor: bool) -> Return
             _ => Answer::Yes,
         };
         out.set = (text == "bool").then_some(ClosedSet::Boolean);
+        // The object itself, or another of its class.
+        out.typed_enough = simple == "Self";
     }
     out
 }

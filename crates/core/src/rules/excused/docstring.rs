@@ -1,6 +1,7 @@
 //! What an entry of a docstring may name besides a parameter.
 
 use crate::model::{Carrier, Construction, Declaration, Entry, Kind, Name, Parameter};
+use crate::pairing::{Match, PairedName, Side};
 use crate::rules::Context;
 use crate::text::{Span, is_filled_by_code};
 
@@ -59,6 +60,23 @@ pub(super) fn is_key_of_another(context: &Context<'_>, entry: &Entry) -> bool {
     let leads = |one: &Entry| one.text.is_some_and(|text| context.slice(text).trim_end().ends_with(':'));
     let in_docstring = context.file.language.carrier == Carrier::Docstring;
     (title.starts_with("Other") && texts().any(told)) || (in_docstring && before.any(leads))
+}
+
+/// Tells whether the entries of a docstring are for keys of the only parameter, which the text names: "Accepted in the
+/// `arguments` dictionary:".
+pub(super) fn are_keys_of_the_only(context: &Context<'_>, side: &Side) -> bool {
+    let Some((signature, _)) = context.paired else { return false };
+    let [only] = &signature.parameters[..] else { return false };
+    let unknown = |paired: &&PairedName| !matches!(paired.is, Match::Is(_));
+    let name = only.named().map_or("", |name| name.as_str());
+    context.file.language.carrier == Carrier::Docstring && side.names.iter().filter(unknown).count() > 1 && {
+        let first = context.doc.entries.first().map_or(context.doc.span.end, |entry| entry.tag.start);
+        let above = context.slice(Span::new(context.doc.span.start, first.max(context.doc.span.start)));
+        let is_word = |c: char| c.is_alphanumeric() || c == '_';
+        let mut words = above.split(|c| !is_word(c));
+        let holds_keys = |word: &str| matches!(word, "dict" | "dictionary" | "mapping" | "keys");
+        words.clone().any(holds_keys) && words.any(|word| word == name)
+    }
 }
 
 /// Tells whether an entry stands below a paragraph that tells of another form of the call: "Alternatively, you may give

@@ -40,6 +40,7 @@ pub(super) fn is_excused(sort: &Sort, context: &Context<'_>, side: &Side, paired
         || is_behind_comma(context, side, paired)
         || is_hash_of_keys(context, text)
         || docstring::is_below_filled(context, name.span)
+        || docstring::are_keys_of_the_only(context, side)
         || is_handed_on(context, &name.name)
         || (sort.kind == EntryKind::TypeParam
             && (is_of_a_member(context, &name.name) || is_template_by_macro(context)))

@@ -62,3 +62,39 @@ class Press:
     def __add__(self, other):
         """ """
         return self.load + other
+
+    def loaded(self):
+        """A press as a float, else ``None``.
+
+        Loads in crates are left out.
+        """
+        return self.load
+
+    def filled(self) -> "Self":
+        """Fill the press. It must be open."""
+        return self
+
+    def turned(self, speed):
+        """Same thing than `weigh` but faster. It is loud."""
+        return speed
+
+    def opened(self, speed):
+        """Open the press.
+
+        See `Scale.opened` for description.
+        """
+        return speed
+
+
+class Cellar:
+    """A cellar of presses.
+
+    Accepted in the settings dictionary:
+
+    :param tanks: how many there are
+
+    :param presses: how many stand in it
+    """
+
+    def __init__(self, settings):
+        self.tanks = settings.pop("tanks")
