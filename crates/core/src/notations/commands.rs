@@ -8,7 +8,7 @@ use super::{Lines, fields, fields::EntryLines};
 use crate::model::{
     Dialect, DocComment, Entry, EntryKind, EntryName, MarkStanding, Name, NotationId, Surface,
 };
-use crate::text::{Source, has_second_sentence, narrow};
+use crate::text::{Source, Span, has_second_sentence, narrow};
 
 /// The notation.
 pub(super) static COMMANDS: Notation = Notation {
@@ -159,8 +159,10 @@ const BRIEF: &[&str] = &["brief", "short", "abstract"];
 
 /// Returns the lines that commands open, with their names.
 fn opens<'s>(lines: &Lines<'s>) -> Vec<(usize, char, &'s str)> {
-    // Most comments have none.
-    if !(0..lines.len()).any(|at| lines.text(at).contains(['@', '\\'])) {
+    // Most comments have none: one look at the whole tells.
+    let (Some(first), Some(last)) = (lines.spans().first(), lines.spans().last()) else { return Vec::new() };
+    let whole = lines.source().slice(Span::new(first.start, last.end.max(first.start)));
+    if memchr::memchr2(b'@', b'\\', whole.as_bytes()).is_none() {
         return Vec::new();
     }
     let shielded = shielded(lines);
@@ -181,7 +183,7 @@ fn is_telling(lines: &Lines<'_>, (at, _, name): (usize, char, &str)) -> bool {
     tells && !field && behind.starts_with(char::is_whitespace) && !behind.trim().is_empty()
 }
 
-fn read(lines: &Lines<'_>, span: crate::text::Span) -> DocComment {
+fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     let mut doc = blank(lines, span, COMMANDS.id);
     // Comments that are headed by a name say so in a paragraph.
     doc.deprecated = (0..lines.len()).any(|at| lines.trimmed(at).starts_with("Deprecated:"));
@@ -417,7 +419,7 @@ fn read_entry(lines: &Lines<'_>, kind: EntryKind, tag: &str, rows: (usize, usize
     found.text = lines.text_span(lines.span_of(rest).start, rows.0, rows.1).and_then(|span| {
         let text = lines.source().slice(span);
         let bare = text.trim_start_matches(['-', '–', '—', ':']).trim_start();
-        (!bare.is_empty()).then(|| crate::text::Span::of(span.end as usize - bare.len(), span.end as usize))
+        (!bare.is_empty()).then(|| Span::of(span.end as usize - bare.len(), span.end as usize))
     });
     found
 }
@@ -599,6 +601,12 @@ fn read_colon(doc: &mut DocComment, lines: &Lines<'_>) {
             Some((name, rest)) if is_return_name(name) => {
                 (entry(EntryKind::Returns, lines.span_of(name), (at, end)), rest)
             }
+            // `@Deprecated: use press_open2()` is no parameter's.
+            Some((name, _)) if name.eq_ignore_ascii_case("deprecated") => {
+                doc.deprecated = true;
+                continue;
+            }
+            Some((name, _)) if name.eq_ignore_ascii_case("since") => continue,
             Some((name, rest)) => {
                 let mut found = entry(EntryKind::Param, lines.span_of(name), (at, end));
                 found.names.extend(entry_name(lines, name));

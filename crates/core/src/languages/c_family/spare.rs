@@ -10,7 +10,10 @@ use super::words::is_capital;
 /// Takes such lexemes out of `code`, which holds no comments, and blanks them in what the grammar is given.
 pub(super) fn drop_spare(text: &str, code: &mut Vec<Lexeme>, out: &mut [u8]) {
     let near = Near { text, code };
-    let spare: Vec<RangeInclusive<usize>> = (0..code.len()).flat_map(|at| near.spare(at)).flatten().collect();
+    let mut spare = Vec::new();
+    for at in 0..code.len() {
+        near.add_spare(at, &mut spare);
+    }
     if spare.is_empty() {
         return;
     }
@@ -32,16 +35,20 @@ struct Near<'a> {
 }
 
 impl Near<'_> {
-    /// Returns what is spare at a place, and opens there.
-    fn spare(&self, at: usize) -> [Option<RangeInclusive<usize>>; 2] {
+    /// Adds what is spare at a place, and opens there.
+    fn add_spare(&self, at: usize, spare: &mut Vec<RangeInclusive<usize>>) {
         match self.code[at].sort {
-            Sort::Sign(b'@') => [self.to_be_filled_in(at), None],
-            Sort::Sign(b'#') => [self.before_named_argument(at), None],
-            Sort::Word => self
-                .around_declarator(at)
-                .or_else(|| self.around_type(at))
-                .unwrap_or_else(|| [self.behind_number(at).or_else(|| self.attribute_of_ones_own(at)), None]),
-            _ => [None, None],
+            Sort::Sign(b'@') => spare.extend(self.to_be_filled_in(at)),
+            Sort::Sign(b'#') => spare.extend(self.before_named_argument(at)),
+            Sort::Word if self.is(at + 1, b'(') => {
+                let around = self.around_declarator(at).or_else(|| self.around_type(at));
+                spare.extend(around.into_iter().flatten());
+                spare.extend(self.attribute_of_ones_own(at));
+            }
+            Sort::Word if at > 0 && self.code[at - 1].sort == Sort::Number => {
+                spare.extend(self.behind_number(at));
+            }
+            _ => {}
         }
     }
 
@@ -77,8 +84,7 @@ impl Near<'_> {
 
     /// `64 KB`: a macro that multiplies.
     fn behind_number(&self, at: usize) -> Option<RangeInclusive<usize>> {
-        let counted = at > 0 && self.has_sort(at - 1, Sort::Number);
-        (counted && is_capital(self.word(at)) && !self.is(at + 1, b'(')).then_some(at..=at)
+        is_capital(self.word(at)).then_some(at..=at)
     }
 
     /// `press_attribute((noreturn))`: a macro for `__attribute__`, which is read.
@@ -91,7 +97,7 @@ impl Near<'_> {
     }
 
     /// `uint8_t ALIGN(loads[2][32], 8);`: a macro around the name that is declared, and a number behind it.
-    fn around_declarator(&self, at: usize) -> Option<[Option<RangeInclusive<usize>>; 2]> {
+    fn around_declarator(&self, at: usize) -> Option<[RangeInclusive<usize>; 2]> {
         const NO_TYPES: &[&str] =
             &["static", "extern", "const", "inline", "return", "else", "typedef", "struct", "case", "goto"];
         if !is_capital(self.word(at)) || !self.is(at + 1, b'(') || at == 0 {
@@ -107,11 +113,11 @@ impl Near<'_> {
         let numbered = close > at + 4 && self.has_sort(close - 1, Sort::Number) && self.is(close - 2, b',');
         let declares = close == at + 5 || self.is(at + 3, b'[') && self.is(close - 3, b']');
         let ends = [b';', b',', b'='].into_iter().any(|sign| self.is(close + 1, sign));
-        (numbered && declares && ends).then(|| [Some(at..=at + 1), Some(close - 2..=close)])
+        (numbered && declares && ends).then(|| [at..=at + 1, close - 2..=close])
     }
 
     /// `X(plan) X(plan_press)(int count)`: one macro makes the names of a type and of a function.
-    fn around_type(&self, at: usize) -> Option<[Option<RangeInclusive<usize>>; 2]> {
+    fn around_type(&self, at: usize) -> Option<[RangeInclusive<usize>; 2]> {
         let wraps = |at: usize| {
             let inner = self.word(at + 2);
             (self.is(at + 1, b'(') && !inner.is_empty() && self.is(at + 3, b')')).then(|| self.word(at))
@@ -119,6 +125,6 @@ impl Near<'_> {
         let name = wraps(at)?;
         let next = at + 4 + usize::from(self.is(at + 4, b'*'));
         let declares = wraps(next) == Some(name) && self.is(next + 4, b'(');
-        declares.then_some([Some(at..=at + 1), Some(at + 3..=at + 3)])
+        declares.then_some([at..=at + 1, at + 3..=at + 3])
     }
 }

@@ -51,3 +51,15 @@ void press_split(int load, int *left);
  * @retval 0 when it is gone
  */
 void press_drop(int load, int *left);
+
+/**
+ * press_open:
+ * @speed: how fast it turns
+ *
+ * Opens the press.
+ *
+ * @Deprecated: use press_turn() instead.
+ *
+ * @Since: 2.1
+ */
+void press_open(int speed);
