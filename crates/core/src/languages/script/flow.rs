@@ -2,7 +2,7 @@
 
 use tree_sitter::Node;
 
-use super::compiled::{awaited, value_of_steps};
+use super::compiled::{awaited, stands_for_await, value_of_steps};
 use super::declare::{is_nothing, value_of};
 use super::kinds::Script;
 use crate::languages::shared::raises_made;
@@ -63,6 +63,13 @@ fn is_for_effect<'t>(walk: &Walk<'t, Script>, value: Node<'t>) -> bool {
             || name.ends_with("Callback")
             || name.starts_with("destroy")
     })
+}
+
+/// Notes a `yield`, which in what compilers make may stand for an `await`.
+pub(super) fn yields<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
+    if !stands_for_await(walk, node) {
+        walk.yields();
+    }
 }
 
 /// Notes a `throw`.

@@ -308,11 +308,7 @@ impl Grammar for ScriptGrammar {
                 }
             }
             Script::ExpressionStatement if flow::skims(walk, node, "=") => return Next::Over,
-            Script::Yield => {
-                if !compiled::stands_for_await(walk, node) {
-                    walk.yields();
-                }
-            }
+            Script::Yield => flow::yields(walk, node),
             Script::Throw => flow::throws(walk, node),
             Script::Try => flow::tries(walk, node),
             Script::Catch => flow::handles(walk, node),
