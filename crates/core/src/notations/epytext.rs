@@ -70,7 +70,10 @@ fn head(line: &str) -> Option<Head<'_>> {
     let (tag, argument) = name.split_once(char::is_whitespace).unwrap_or((name, &name[name.len()..]));
     let plain = !tag.is_empty() && tag.chars().all(|c| c.is_alphanumeric() || c == '_');
     let words = argument.split_whitespace().count();
-    (plain && words <= 3).then_some(Head { tag, argument, rest })
+    // `@param load TODO: describe` has no colon behind the name: a text begins there.
+    let last = argument.split_whitespace().last().unwrap_or_default();
+    let begins_text = words > 1 && last.len() > 2 && last.bytes().all(|byte| byte.is_ascii_uppercase());
+    (plain && words <= 3 && !begins_text).then_some(Head { tag, argument, rest })
 }
 
 fn spelling(kind: EntryKind, name: &str, _dialect: Dialect) -> String {
@@ -108,5 +111,17 @@ impl EntryLines for EpytextLines {
 
     fn types(&self, _dialect: Dialect) -> TypeCustom {
         TypeCustom::WhereSignatureHasNone
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::head;
+
+    #[test]
+    fn a_colon_inside_the_text_makes_no_field() {
+        assert!(head("@param load: what lies on it").is_some());
+        assert!(head("@param float load: what lies on it").is_some());
+        assert!(head("@param load TODO: describe").is_none());
     }
 }
