@@ -112,25 +112,25 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             "", "to", "from", "control", "early", "immediately", "when", "if", "at", "once", "without",
             "with",
         ];
+        let has_value = next.is_some_and(|next| !without_value.contains(&next));
         let joined = ["and ", "or "].contains(&opening)
             || [" and ", ", or ", ", "].iter().any(|joins| opening.ends_with(joins));
-        let second = joined && next.is_some_and(|next| !without_value.contains(&next));
+        let second = joined && has_value;
         // An item of a list begins as it likes, and so does a paragraph.
         let starts = before.trim_end_matches(' ');
         let listed = starts.is_empty() || starts.ends_with(['-', '*', '\n']);
         // "If there is a crate this returns its load".
         let follows = behind_condition.is_some()
             && [" this ", " it "].iter().any(|subject| opening.ends_with(subject))
-            && next.is_some_and(|next| !without_value.contains(&next));
+            && has_value;
         // "If that fails, then this method returns zero", not "before this method returns control".
         let named = ["this function ", "this method "].iter().find_map(|subject| bare.strip_suffix(subject));
         let when = ["when ", "before ", "until ", "after ", "once ", "if ", "while ", "as ", "that "];
-        let named = named.is_some_and(|before| !when.iter().any(|word| before.ends_with(word)))
-            && next.is_some_and(|next| !without_value.contains(&next));
+        let named = named.is_some_and(|before| !when.iter().any(|word| before.ends_with(word))) && has_value;
         // "On success return the load", not "on return".
         let in_case =
             opening.strip_prefix("on ").is_some_and(|case| (1..4).contains(&case.split_whitespace().count()))
-                && next.is_some_and(|next| !without_value.contains(&next));
+                && has_value;
         // "A factory method that returns the load".
         let is_kind = |kind: &&str| opening.ends_with(*kind);
         let defined = (opening.starts_with("a ") || opening.starts_with("an "))

@@ -17,17 +17,15 @@ pub(super) fn spoken_of(text: &str) -> Vec<&str> {
 /// Returns the name behind a tag for a parameter, and behind a direction or a type: `[in] load`, `{number} load`. In tags
 /// brackets stand around what may be left out: `{number} [load=0]`.
 pub(super) fn name_behind_tag(behind: &str, in_tags: bool) -> &str {
-    let past = |open: char, close: char| {
-        move |text: &str| if text.starts_with(open) { text.find(close).map_or(0, |at| at + 1) } else { 0 }
-    };
-    let behind = behind.trim_start();
-    let behind = behind[past('{', '}')(behind)..].trim_start();
-    let behind = if in_tags {
-        behind.strip_prefix('[').unwrap_or(behind)
-    } else {
-        behind[past('[', ']')(behind)..].trim_start()
-    };
+    let behind = past(behind.trim_start(), '{', '}');
+    let behind = if in_tags { behind.strip_prefix('[').unwrap_or(behind) } else { past(behind, '[', ']') };
     behind.split(|c: char| c.is_whitespace() || matches!(c, ']' | '=')).next().unwrap_or_default()
+}
+
+/// Returns what stands behind brackets that a text begins with.
+fn past(text: &str, open: char, close: char) -> &str {
+    let inner = text.strip_prefix(open).and_then(|inner| inner.split_once(close));
+    inner.map_or(text, |(_, behind)| behind).trim_start()
 }
 
 /// Returns the names of parameters that a comment speaks of without an entry.

@@ -160,9 +160,7 @@ const BRIEF: &[&str] = &["brief", "short", "abstract"];
 /// Returns the lines that commands open, with their names.
 fn opens<'s>(lines: &Lines<'s>) -> Vec<(usize, char, &'s str)> {
     // Most comments have none: one look at the whole tells.
-    let (Some(first), Some(last)) = (lines.spans().first(), lines.spans().last()) else { return Vec::new() };
-    let whole = lines.source().slice(Span::new(first.start, last.end.max(first.start)));
-    if memchr::memchr2(b'@', b'\\', whole.as_bytes()).is_none() {
+    if memchr::memchr2(b'@', b'\\', lines.whole().as_bytes()).is_none() {
         return Vec::new();
     }
     let shielded = shielded(lines);

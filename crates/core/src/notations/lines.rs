@@ -135,14 +135,21 @@ impl<'s> Lines<'s> {
         found
     }
 
+    /// Returns the text from the first line to the last, with whatever stands in front of each.
+    pub(super) fn whole(&self) -> &'s str {
+        match (self.spans.first(), self.spans.last()) {
+            (Some(first), Some(last)) => self.source.slice(Span::new(first.start, last.end.max(first.start))),
+            _ => "",
+        }
+    }
+
     /// Returns, line by line, whether it lies in code, preformatted text or an inline tag that runs over
     /// lines: tags are never read there. What is opened and never closed shields nothing.
     #[must_use]
     pub fn shielded(&self) -> Vec<bool> {
         let mut shielded = vec![false; self.len()];
         // Most comments have none of it: one look at the whole tells.
-        let (Some(first), Some(last)) = (self.spans.first(), self.spans.last()) else { return shielded };
-        let whole = self.source.slice(Span::new(first.start, last.end.max(first.start)));
+        let whole = self.whole();
         let holds = |mark: &str| memchr::memmem::find(whole.as_bytes(), mark.as_bytes()).is_some();
         if holds("<pre") {
             self.shield_between(&mut shielded, |line| line.contains("<pre"), |line| line.contains("</pre>"));
