@@ -3,7 +3,7 @@
 use crate::model::{Answer, ClosedSet, Declaration, Dialect, Kind};
 use crate::reading::Language;
 use crate::settings::Opening;
-use crate::text::{VERBS, split_words, third_person};
+use crate::text::{is_listed_verb, split_words, third_person};
 
 /// Tells whether a summary is what a name becomes as a sentence, in whichever form.
 #[must_use]
@@ -50,7 +50,7 @@ pub(crate) fn sentence(
         && !words.first().is_some_and(|first| is_verb(first))
     {
         let within = words.len().saturating_sub(1);
-        let leads = |word: &String| VERBS.contains(&word.as_str()) || is_auxiliary(word) || word == "to";
+        let leads = |word: &String| is_listed_verb(word) || is_auxiliary(word) || word == "to";
         if let Some(at) = words[..within].iter().position(leads) {
             words.drain(..at);
         }
@@ -299,7 +299,7 @@ fn is_verb(word: &str) -> bool {
     let nouns =
         ["promise", "premise", "precise", "concise", "exercise", "enterprise", "expertise", "franchise"];
     let ending = ["ize", "ise", "ify"].iter().any(|end| word.ends_with(end));
-    VERBS.contains(&word)
+    is_listed_verb(word)
         || parted_verb(word).0 != word
         || (word.len() > 5 && ending && !word.ends_with("wise") && !nouns.contains(&word))
 }

@@ -165,6 +165,27 @@ impl Family {
         member: &Declaration,
         language: &Language,
     ) -> Option<Member<'_>> {
+        Self::overridden_among(&self.supertypes_of(owner), member, language)
+    }
+
+    /// Returns all supertypes of `owner` that the project declares, however far up: the path of each, and what is known of it.
+    #[must_use]
+    pub fn supertypes_of(&self, owner: Owner<'_>) -> Vec<(&str, &TypeFacts)> {
+        let mut out = Vec::new();
+        self.each_supertype(owner, |path, supertype| {
+            out.push((path, supertype));
+            false
+        });
+        out
+    }
+
+    /// Finds the member that another overrides, among what [`Family::supertypes_of`] gives for the type of that.
+    #[must_use]
+    pub fn overridden_among<'i>(
+        supertypes: &[(&'i str, &'i TypeFacts)],
+        member: &Declaration,
+        language: &Language,
+    ) -> Option<Member<'i>> {
         let arity = facts::arity(member);
         let is_same = |found: &MemberFacts| {
             let named = match language.members_ignore_case {
@@ -173,13 +194,10 @@ impl Family {
             };
             named && (!language.overloads || found.arity == arity || found.arity.is_none() != arity.is_none())
         };
-        let mut found = None;
-        self.each_supertype(owner, |path, supertype| {
-            let same = supertype.members.iter().find(|member| is_same(member));
-            found = same.map(|member| Member { owner: &supertype.name, path, documented: member.documented });
-            found.is_some()
-        });
-        found
+        supertypes.iter().find_map(|&(path, supertype)| {
+            let same = supertype.members.iter().find(|member| is_same(member))?;
+            Some(Member { owner: &supertype.name, path, documented: same.documented })
+        })
     }
 
     /// Tells whether all supertypes of `owner`, however far up, are declared in the project.

@@ -16,13 +16,16 @@ pub struct Lines<'s> {
     source: &'s Source,
     spans: &'s [Span],
     dialect: Dialect,
+    /// Each line without white space around it: every notation asks for it, several times.
+    trimmed: Vec<&'s str>,
 }
 
 impl<'s> Lines<'s> {
     /// Looks at lines of `source`, with entries spelt as `dialect` has them.
     #[must_use]
     pub fn new(source: &'s Source, spans: &'s [Span], dialect: Dialect) -> Self {
-        Self { source, spans, dialect }
+        let trimmed = spans.iter().map(|&span| trim(source.slice(span))).collect();
+        Self { source, spans, dialect, trimmed }
     }
 
     /// Returns how entries are spelt.
@@ -64,7 +67,7 @@ impl<'s> Lines<'s> {
     /// Returns a line without white space around it.
     #[must_use]
     pub fn trimmed(&self, at: usize) -> &'s str {
-        trim(self.text(at))
+        self.trimmed.get(at).copied().unwrap_or_default()
     }
 
     /// Returns the span of a line without white space around it.
@@ -79,7 +82,7 @@ impl<'s> Lines<'s> {
     /// Tells whether a line says nothing.
     #[must_use]
     pub fn is_blank(&self, at: usize) -> bool {
-        self.text(at).trim_start().is_empty()
+        self.trimmed(at).is_empty()
     }
 
     /// Returns the line behind the last that says something; of `from` at least.

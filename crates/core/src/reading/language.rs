@@ -202,11 +202,13 @@ pub struct Examples {
     pub blocks: &'static [(&'static str, &'static str)],
     /// What may stand before and behind the code: one of them makes it whole.
     pub around: &'static [(&'static str, &'static str)],
+    /// Recognises code so simple that it need not be parsed to know that it can be; false when in doubt.
+    pub is_simple: fn(&str) -> bool,
 }
 
 impl Examples {
     /// Nothing is known of code in comments.
-    pub const NONE: Self = Self { fences: &[], prompt: None, blocks: &[], around: &[] };
+    pub const NONE: Self = Self { fences: &[], prompt: None, blocks: &[], around: &[], is_simple: |_| false };
 }
 
 /// What code and comment must say of each other when something is deprecated.

@@ -1,6 +1,6 @@
 //! Tells ordinary comments that describe a declaration from remarks, headings, dividers and code.
 
-use crate::text::VERBS;
+use crate::text::is_listed_verb;
 
 /// Tells whether a comment may begin as descriptions of types and values do: not with what was done to them, or how.
 pub(super) fn names_a_thing(text: &str) -> bool {
@@ -24,9 +24,9 @@ pub(super) fn says_what_is_done(text: &str) -> bool {
         "function", "method", "constructor", "factory", "utility", "callback", "default", "see", "invoked",
     ];
     let stems = ["s", "es", "d", "ed", "ing"].iter().filter_map(|end| first.strip_suffix(end));
-    let is_verb = VERBS.contains(&first)
-        || stems.clone().any(|stem| VERBS.contains(&stem))
-        || first.strip_suffix("ies").is_some_and(|stem| VERBS.contains(&format!("{stem}y").as_str()));
+    let is_verb = is_listed_verb(first)
+        || stems.clone().any(|stem| is_listed_verb(stem))
+        || first.strip_suffix("ies").is_some_and(|stem| is_listed_verb(&format!("{stem}y")));
     // Whatever stands before an article at the beginning of a sentence is done to something.
     let object = [
         "a", "an", "the", "all", "any", "each", "every", "this", "that", "its", "one", "two", "whether",
@@ -156,8 +156,8 @@ fn speaks_of_several(lower: &str) -> bool {
         .any(|two| matches!(two[0], "these" | "some" | "several" | "various") && groups.contains(&two[1]));
     // "Sets the options" is a sentence, "Scale options" none.
     let is_sentence = words.first().is_some_and(|word| {
-        ["s", "es"].iter().any(|end| word.strip_suffix(end).is_some_and(|verb| VERBS.contains(&verb)))
-            || (VERBS.contains(word)
+        ["s", "es"].iter().any(|end| word.strip_suffix(end).is_some_and(|verb| is_listed_verb(verb)))
+            || (is_listed_verb(word)
                 && words.get(1).is_some_and(|next| {
                     matches!(*next, "the" | "a" | "an" | "all" | "any" | "each" | "every" | "this" | "its")
                 }))
@@ -169,9 +169,9 @@ fn speaks_of_several(lower: &str) -> bool {
     let plural = |word: &str| {
         let stem = ["s", "es", "ies"].iter().any(|end| {
             word.strip_suffix(end).is_some_and(|stem| {
-                VERBS.contains(&stem)
-                    || VERBS.contains(&format!("{stem}e").as_str())
-                    || VERBS.contains(&format!("{stem}y").as_str())
+                is_listed_verb(stem)
+                    || is_listed_verb(&format!("{stem}e"))
+                    || is_listed_verb(&format!("{stem}y"))
             })
         });
         word.ends_with('s')

@@ -3,7 +3,7 @@
 use crate::text::narrow;
 
 use super::FileReading;
-use crate::index::Owner;
+use crate::index::{Family, Owner, TypeFacts};
 use crate::model::{DeclId, Declaration, DocComment, Excuse, Kind, Surface};
 use crate::settings::Ask;
 
@@ -34,7 +34,8 @@ impl Standings {
     #[must_use]
     pub fn of(file: &FileReading<'_>) -> Self {
         let count = file.outline.declarations.len();
-        let overriding = file.outline.declarations.iter().map(|d| is_override(file, d)).collect();
+        let mut above = None;
+        let overriding = file.outline.declarations.iter().map(|d| is_override(file, d, &mut above)).collect();
         let mut out = Self {
             overriding,
             answered: Vec::with_capacity(count),
@@ -159,8 +160,16 @@ fn excuse_of(file: &FileReading<'_>, declaration: &Declaration, overriding: bool
     own.or_else(|| (overriding && active.contains(&Excuse::Overrides)).then_some(Excuse::Overrides))
 }
 
-/// Marked, found in a supertype of the project, or a member of a well-known supertype.
-fn is_override(file: &FileReading<'_>, declaration: &Declaration) -> bool {
+/// A type, and the supertypes that the project declares of it.
+type Above<'f> = (Owner<'f>, Vec<(&'f str, &'f TypeFacts)>);
+
+/// Marked, found in a supertype of the project, or a member of a well-known supertype. `above` is kept from one member of a
+/// type to the next.
+fn is_override<'f>(
+    file: &'f FileReading<'_>,
+    declaration: &'f Declaration,
+    above: &mut Option<Above<'f>>,
+) -> bool {
     if declaration.overrides {
         return true;
     }
@@ -175,7 +184,16 @@ fn is_override(file: &FileReading<'_>, declaration: &Declaration) -> bool {
             && parameters == arity
             && (supertype.is_empty() || owner.supertypes.iter().any(|found| found == supertype))
     });
-    well_known || file.known().overridden(owner, declaration, file.language).is_some()
+    if well_known {
+        return true;
+    }
+    let same =
+        |of: &Owner<'_>| of.qualified == owner.qualified && std::ptr::eq(of.supertypes, owner.supertypes);
+    let supertypes = match above {
+        Some((of, supertypes)) if same(of) => supertypes,
+        _ => &mut above.insert((owner, file.known().supertypes_of(owner))).1,
+    };
+    Family::overridden_among(supertypes, declaration, file.language).is_some()
 }
 
 /// Returns the type that a member is of, which another file may declare.

@@ -117,6 +117,9 @@ fn syntax(context: &Context<'_>, findings: &mut Findings<'_>) {
             (is_code(&text) && is_meant_to_run(&text, shown)).then_some((code, text))
         })
         .collect();
+    if codes.iter().all(|(_, text)| (shown.is_simple)(text)) {
+        return;
+    }
     let mut parsers = context.file.parsers.borrow_mut();
     // Most examples are right: those of one comment are tried together before each is looked at.
     if codes.len() > 1 && codes.iter().all(|(_, text)| is_closed(text)) {

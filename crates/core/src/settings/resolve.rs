@@ -36,6 +36,8 @@ pub struct Overrides {
 pub struct Settings {
     known: Vec<&'static Language>,
     languages: BTreeMap<&'static str, LanguageSettings>,
+    /// Some language has other endings than its own.
+    has_endings: bool,
     /// The level from which a finding fails the run.
     pub fail_on: Level,
     /// The share of bytes, in percent, that may stay without being understood.
@@ -101,7 +103,7 @@ pub struct LanguageSettings {
     pub entry: Vec<String>,
     /// What opens documentation besides what the language has.
     pub doc_marks: Vec<String>,
-    levels: BTreeMap<RuleId, Level>,
+    levels: Vec<(RuleId, Level)>,
 }
 
 /// The size from which a file is left unread unless configured otherwise: 8 MB.
@@ -139,6 +141,7 @@ impl Settings {
             languages.insert(language.id.as_str(), settings);
         }
         Ok(Self {
+            has_endings: languages.values().any(|settings: &LanguageSettings| settings.endings.is_some()),
             known: known.languages.to_vec(),
             languages,
             fail_on: config.fail_on.unwrap_or(Level::Warning),
@@ -182,14 +185,17 @@ impl Settings {
     /// Finds the language of a file by its name; endings of the configuration come before the languages' own.
     #[must_use]
     pub fn language_of_file(&self, file_name: &str) -> Option<&'static Language> {
-        let lower = file_name.to_lowercase();
-        let configured = self.known.iter().copied().find(|language| {
-            let endings = self.language(language.id).endings.iter().flatten();
-            endings.into_iter().any(|ending| lower.ends_with(&ending.to_lowercase()))
-        });
         let own = |language: &&'static Language| {
             language.reads(file_name) && self.language(language.id).endings.is_none()
         };
+        let configured = || {
+            let lower = file_name.to_lowercase();
+            self.known.iter().copied().find(|language| {
+                let endings = self.language(language.id).endings.iter().flatten();
+                endings.into_iter().any(|ending| lower.ends_with(&ending.to_lowercase()))
+            })
+        };
+        let configured = self.has_endings.then(configured).flatten();
         configured.or_else(|| self.known.iter().copied().find(own))
     }
 
@@ -207,7 +213,12 @@ impl LanguageSettings {
     /// Returns the level of a rule.
     #[must_use]
     pub fn level(&self, rule: RuleId) -> Level {
-        self.levels.get(&rule).copied().unwrap_or(Level::None)
+        // A rule is a static, and copies of its name share its address; comparing texts is for names made elsewhere.
+        let same = |(id, _): &&(RuleId, Level)| std::ptr::eq(id.as_str(), rule.as_str());
+        let found = self.levels.iter().find(same);
+        found
+            .or_else(|| self.levels.iter().find(|(id, _)| *id == rule))
+            .map_or(Level::None, |&(_, level)| level)
     }
 
     /// Returns the tags that comments of a kind of declaration must have.

@@ -17,5 +17,5 @@ pub use prose::{first_sentence_end, has_second_sentence, is_wordless};
 pub use source::Source;
 pub use span::Span;
 pub(crate) use span::narrow;
-pub use verbs::{VERBS, third_person};
+pub use verbs::{VERBS, is_listed_verb, third_person};
 pub use words::{near, nearest, split_words, surely_says_more};

@@ -50,6 +50,12 @@ pub const VERBS: &[&str] = &[
     "yield", "zip", "zoom",
 ];
 
+/// Tells whether a word, in lower case, is one of [`VERBS`].
+#[must_use]
+pub fn is_listed_verb(word: &str) -> bool {
+    VERBS.binary_search(&word).is_ok()
+}
+
 /// Returns a verb as it stands after "it".
 #[must_use]
 pub fn third_person(verb: &str) -> String {

@@ -45,7 +45,6 @@ pub(super) static JAVA: Language = Language {
     border: "",
     examples: Examples {
         fences: &["java"],
-        prompt: None,
         blocks: &[("{@snippet", "}"), ("<pre>{@code", "}</pre>"), ("<pre> {@code", "}</pre>")],
         around: &[
             ("", ""),
@@ -53,6 +52,7 @@ pub(super) static JAVA: Language = Language {
             ("class A {\n", "\n}"),
             ("class A { void f() {\n", "\n} }"),
         ],
+        ..Examples::NONE
     },
     deprecation: Deprecation { comment_follows: true, code_follows: true },
     hierarchy: &JVM_EXCEPTIONS,

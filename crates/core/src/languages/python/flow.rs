@@ -20,12 +20,23 @@ const LOWER: &[&str] = &["error", "timeout", "herror", "gaierror"];
 /// Looks at a statement as text: one without function values, yields and assigned docstrings holds
 /// nothing but perhaps a call, and need not be gone into.
 pub(super) fn skims(walk: &mut Walk<'_, Python>, node: Node<'_>) -> Next {
-    let text = walk.text(node);
-    let holds = |what: &str| memchr::memmem::find(text.as_bytes(), what.as_bytes()).is_some();
-    if holds("lambda") || holds("yield") || holds("__doc__") || holds("#") {
-        return Next::Into;
+    // One pass: there are as many such statements as lines of code, and most are short.
+    let bytes = walk.text(node).as_bytes();
+    let mut calls = false;
+    for (at, &byte) in bytes.iter().enumerate() {
+        let holds = |what: &[u8]| bytes[at..].starts_with(what);
+        match byte {
+            b'#' => return Next::Into,
+            b'l' if holds(b"lambda") => return Next::Into,
+            b'y' if holds(b"yield") => return Next::Into,
+            b'_' if holds(b"__doc__") => return Next::Into,
+            b'(' => calls = true,
+            b'a' if holds(b"await") => calls = true,
+            b' ' if holds(b" for ") => calls = true,
+            _ => {}
+        }
     }
-    if holds("(") || holds("await") || holds(" for ") {
+    if calls {
         walk.calls();
     }
     walk.over_calls()

@@ -13,6 +13,7 @@ mod flow;
 pub(super) mod grammar;
 mod kinds;
 mod parameters;
+mod simple;
 mod statements;
 mod types;
 
@@ -59,6 +60,7 @@ pub(super) static PYTHON: Language = Language {
         fences: &["python", "py"],
         prompt: Some((">>>", "...")),
         around: &[("", ""), ("def f():\n  if 1:\n", "")],
+        is_simple: simple::is_simple,
         ..Examples::NONE
     },
     deprecation: Deprecation { comment_follows: true, code_follows: false },

@@ -75,37 +75,69 @@ fn inside_docstring(text: &str, line: &Line) -> Option<Range<usize>> {
 
 /// Returns the statements of a body that hold no fact, those that stay all the same set aside.
 fn plain_statements(text: &str, body: &[Line]) -> Vec<Range<usize>> {
-    let Some(first) = body.first() else { return Vec::new() };
-    let mut statements: Vec<(Range<usize>, bool)> = Vec::new();
-    for line in body {
+    let mut out = Vec::new();
+    // Where a body begins must not change, nor what is its second statement.
+    leave_out_plain(text, body, (2, 0), &mut out);
+    out
+}
+
+/// A statement, with what stands before it: comments, empty lines.
+struct Statement {
+    range: Range<usize>,
+    /// Its first line, and the one behind its last.
+    lines: Range<usize>,
+}
+
+/// Leaves out the plain statements of a body or a block, the first `stay` of them and the last set aside.
+fn leave_out_plain(text: &str, body: &[Line], (stay, depth): (usize, usize), out: &mut Vec<Range<usize>>) {
+    let Some(first) = body.first() else { return };
+    let mut statements: Vec<Statement> = Vec::new();
+    for (at, line) in body.iter().enumerate() {
         let goes_on = line.indent > first.indent || is_clause(&text[line.start..line.end]);
-        // What stands before a statement, comments and empty lines, stays or goes with it.
+        // What stands before a statement stays or goes with it.
         let from = match statements.last_mut() {
-            Some((range, _)) if goes_on => {
-                range.end = line.end;
+            Some(statement) if goes_on => {
+                (statement.range.end, statement.lines.end) = (line.end, at + 1);
                 continue;
             }
-            Some((range, _)) => range.end,
+            Some(statement) => statement.range.end,
             None => line.start,
         };
-        // A string that stands alone may be meant for a docstring; a decorator belongs to what follows.
-        statements.push((from..line.end, text[line.start..].starts_with(['"', '\'', '@'])));
+        statements.push(Statement { range: from..line.end, lines: at..at + 1 });
     }
-    // Where a body begins and ends must not change, nor what is its second statement.
     let last = statements.len() - 1;
-    let plain = statements.into_iter().enumerate().filter_map(|(at, (range, stays))| {
-        let stays = at < 2 || at == last || stays || FACTS.is_match(&text[range.clone()]);
-        (!stays).then_some(range)
-    });
-    plain.collect()
+    for (at, Statement { range, lines }) in statements.into_iter().enumerate() {
+        let head = &text[body[lines.start].start..body[lines.start].end];
+        let tells = FACTS.is_match(&text[range.clone()]);
+        // A string that stands alone may be meant for a docstring; a decorator belongs to what follows.
+        if at >= stay && at != last && !tells && !head.starts_with(['"', '\'', '@']) {
+            out.push(range);
+        } else if tells && depth < DEEPEST && has_blocks(head) {
+            let inner = body[lines].split(|line| line.indent <= first.indent);
+            for block in inner {
+                leave_out_plain(text, block, (1, depth + 1), out);
+            }
+        }
+    }
+}
+
+/// As deep as blocks in blocks are looked through.
+const DEEPEST: usize = 6;
+
+/// Tells whether a line begins a statement with blocks that belong to the function around it.
+fn has_blocks(line: &str) -> bool {
+    ["if", "for", "while", "with", "try", "async for", "async with"]
+        .iter()
+        .any(|word| begins_with(line, word))
 }
 
 /// Tells whether a line belongs to the compound statement before it.
 fn is_clause(line: &str) -> bool {
-    ["else", "elif", "except", "finally"].iter().any(|word| {
-        line.strip_prefix(word)
-            .is_some_and(|rest| !rest.starts_with(|c: char| c.is_alphanumeric() || c == '_'))
-    })
+    ["else", "elif", "except", "finally"].iter().any(|word| begins_with(line, word))
+}
+
+fn begins_with(line: &str, word: &str) -> bool {
+    line.strip_prefix(word).is_some_and(|rest| !rest.starts_with(|c: char| c.is_alphanumeric() || c == '_'))
 }
 
 /// Returns the logical lines of a text; nothing when brackets or strings do not end.
@@ -216,6 +248,24 @@ mod tests {
             "def weigh(load):\n    \"\"\"Weigh.\"\"\"\n    a = 1\n    return c\n\nclass A:\n    x = 1\n";
         assert_eq!(given(text), wanted);
         assert_eq!(without_plain_statements(text).into_calls(), [21]);
+    }
+
+    #[test]
+    fn statements_in_blocks_with_facts_are_left_out() {
+        let text = concat!(
+            "def f():\n    if a:\n        b = 1\n        c = (\n1)\n        raise d\n",
+            "    else:\n        e()\n        f()\n",
+            "        for g in h:\n            i()\n            j()\n            return k\n        l()\n",
+        );
+        let wanted = concat!(
+            "def f():\n    if a:\n        b = 1\n        raise d\n",
+            "    else:\n        e()\n",
+            "        for g in h:\n            i()\n            return k\n        l()\n",
+        );
+        assert_eq!(given(text), wanted);
+        // What is declared inside belongs to others.
+        let inner = "def f():\n    class A:\n        b = 1\n        c = 2\n        def g(): pass\n    def h():\n        i()\n        j()\n        k()\n";
+        assert_eq!(given(inner), inner);
     }
 
     #[test]

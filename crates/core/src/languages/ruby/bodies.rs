@@ -14,7 +14,7 @@ use crate::reading::Given;
 use crate::text::Span;
 
 /// Bodies that the parser library reads faster than it passes over a gap, in bytes.
-const SHORT: usize = 48;
+const SHORT: usize = 12;
 
 /// Decides what the grammar is given of `text`. `facts` finds what a body must not hold; a number sign that opens an
 /// expression in a string is none.

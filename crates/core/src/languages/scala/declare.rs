@@ -11,11 +11,25 @@ use crate::model::{
 use crate::reading::{Next, Scope, Walk};
 use crate::text::Span;
 
-fn begin<'t>(walk: &Walk<'t, Scala>, kind: Kind, name: Node<'t>, node: Node<'t>) -> Declaration {
+/// A declaration: what it is, its name, its node, and the children of that, which are gone through once.
+struct Declared<'t, 'c> {
+    kind: Kind,
+    name: Node<'t>,
+    node: Node<'t>,
+    children: &'c [Node<'t>],
+}
+
+fn of_kind<'t>(walk: &Walk<'t, Scala>, nodes: &[Node<'t>], kind: Scala) -> Option<Node<'t>> {
+    nodes.iter().copied().find(|&node| walk.kind(node) == Some(kind))
+}
+
+fn begin<'t>(
+    walk: &Walk<'t, Scala>,
+    Declared { kind, name, node, children }: Declared<'t, '_>,
+) -> Declaration {
     let mut declaration = walk.start(kind, name, node, walk.field(node, "body"));
     declaration.name = Name::new(walk.text(name).trim_matches('`'));
-    let modifiers = walk.child(node, Scala::Modifiers);
-    if let Some(modifiers) = modifiers {
+    if let Some(modifiers) = of_kind(walk, children, Scala::Modifiers) {
         let text = walk.text(modifiers);
         declaration.overrides = text.split_whitespace().any(|word| word == "override");
         if let Some(access) = walk.child(modifiers, Scala::Access) {
@@ -26,7 +40,7 @@ fn begin<'t>(walk: &Walk<'t, Scala>, kind: Kind, name: Node<'t>, node: Node<'t>)
             };
         }
     }
-    for annotation in walk.children_of(node, Scala::Annotation) {
+    for &annotation in children.iter().filter(|&&child| walk.kind(child) == Some(Scala::Annotation)) {
         let text = walk.text(annotation);
         declaration.deprecated |= text.starts_with("@deprecated");
         if text.starts_with("@throws") {
@@ -85,9 +99,10 @@ pub(super) fn template<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>, is: Scala
         walk.enter(declaration);
         return;
     };
-    let mut declaration = begin(walk, kind, name, node);
+    let children = &walk.children(node);
+    let mut declaration = begin(walk, Declared { kind, name, node, children });
     declaration.unasked |= is == Scala::Given;
-    declaration.signature.type_parameters = type_parameters(walk, node);
+    declaration.signature.type_parameters = type_parameters(walk, children);
     declaration.supertypes = supertypes(walk, node);
     let mut cursor = node.walk();
     let lists: Vec<_> = node.children_by_field_name("class_parameters", &mut cursor).collect();
@@ -96,7 +111,7 @@ pub(super) fn template<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>, is: Scala
         for list in lists {
             read_list(walk, list, Scala::ClassParameter, &mut declaration.signature.parameters);
         }
-        let access = walk.child(node, Scala::Access);
+        let access = of_kind(walk, children, Scala::Access);
         if access.is_some_and(|access| walk.text(access).starts_with("private")) {
             exempt_all_but_properties(walk.source, &mut declaration.signature.parameters);
         }
@@ -114,7 +129,9 @@ fn supertypes<'t>(walk: &Walk<'t, Scala>, node: Node<'t>) -> Vec<Name> {
 /// Declares a case of an enumeration.
 pub(super) fn enum_case<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
     let Some(name) = walk.field(node, "name") else { return };
-    let mut declaration = begin(walk, Kind::EnumMember, name, walk.parent(node).unwrap_or(node));
+    let node = walk.parent(node).unwrap_or(node);
+    let children = &walk.children(node);
+    let mut declaration = begin(walk, Declared { kind: Kind::EnumMember, name, node, children });
     declaration.excuses.push(Excuse::EnumMembers);
     walk.declare(declaration);
 }
@@ -130,14 +147,12 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
         true => Kind::Method,
         false => Kind::Function,
     };
-    let mut declaration = begin(walk, kind, name, node);
-    let mut cursor = node.walk();
-    for list in node.children_by_field_name("parameters", &mut cursor) {
-        if walk.kind(list) == Some(Scala::Parameters) {
-            read_list(walk, list, Scala::Parameter, &mut declaration.signature.parameters);
-        }
+    let children = &walk.children(node);
+    let mut declaration = begin(walk, Declared { kind, name, node, children });
+    for &list in children.iter().filter(|&&child| walk.kind(child) == Some(Scala::Parameters)) {
+        read_list(walk, list, Scala::Parameter, &mut declaration.signature.parameters);
     }
-    declaration.signature.type_parameters = type_parameters(walk, node);
+    declaration.signature.type_parameters = type_parameters(walk, children);
     let ty = walk.field(node, "return_type").filter(Node::is_named);
     declaration.signature.returns = match (ty, body) {
         _ if constructor => Returns::nothing(),
@@ -218,8 +233,8 @@ fn read_list<'t>(walk: &Walk<'t, Scala>, list: Node<'t>, kind: Scala, out: &mut 
     }
 }
 
-fn type_parameters<'t>(walk: &Walk<'t, Scala>, node: Node<'t>) -> Vec<TypeParameter> {
-    let Some(list) = walk.child(node, Scala::TypeParameters) else { return Vec::new() };
+fn type_parameters<'t>(walk: &Walk<'t, Scala>, children: &[Node<'t>]) -> Vec<TypeParameter> {
+    let Some(list) = of_kind(walk, children, Scala::TypeParameters) else { return Vec::new() };
     let mut cursor = list.walk();
     let mut out = Vec::new();
     for child in list.named_children(&mut cursor) {
@@ -244,7 +259,8 @@ pub(super) fn value<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
     if walk.kind(name) != Some(Scala::Identifier) {
         return;
     }
-    let mut declaration = begin(walk, Kind::Property, name, node);
+    let children = &walk.children(node);
+    let mut declaration = begin(walk, Declared { kind: Kind::Property, name, node, children });
     declaration.header_end =
         walk.field(node, "value").map_or(walk.span(node).end, |value| walk.span(value).start);
     declaration.signature.returns.ty = walk.field(node, "type").map(|ty| walk.span(ty));
@@ -256,8 +272,9 @@ pub(super) fn value<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
 /// Declares a type member or alias.
 pub(super) fn type_definition<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
     if let Some(name) = walk.field(node, "name") {
-        let mut declaration = begin(walk, Kind::TypeAlias, name, node);
-        declaration.signature.type_parameters = type_parameters(walk, node);
+        let children = &walk.children(node);
+        let mut declaration = begin(walk, Declared { kind: Kind::TypeAlias, name, node, children });
+        declaration.signature.type_parameters = type_parameters(walk, children);
         walk.declare(declaration);
     }
 }

@@ -15,12 +15,22 @@ const ANYTHING: &str = "Error";
 /// Looks at a statement or an expression as text: one without braces, without `telling`, without a `yield` and without
 /// comments holds nothing but perhaps a call, and need not be gone into.
 pub(super) fn skims(walk: &mut Walk<'_, Script>, node: Node<'_>, telling: &str) -> bool {
-    let text = walk.text(node);
-    let holds = |what: &str| memchr::memmem::find(text.as_bytes(), what.as_bytes()).is_some();
-    if holds("{") || holds(telling) || holds("yield") || holds("/*") || holds("//") {
-        return false;
+    // One pass: there are as many such statements as lines of code, and most are short.
+    let (bytes, telling) = (walk.text(node).as_bytes(), telling.as_bytes());
+    let mut calls = false;
+    for (at, &byte) in bytes.iter().enumerate() {
+        let holds = |what: &[u8]| bytes[at..].starts_with(what);
+        match byte {
+            b'{' => return false,
+            b'/' if holds(b"/*") || holds(b"//") => return false,
+            b'y' if holds(b"yield") => return false,
+            byte if byte == telling[0] && holds(telling) => return false,
+            b'(' => calls = true,
+            b'a' if holds(b"await") => calls = true,
+            _ => {}
+        }
     }
-    if holds("(") || holds("await") {
+    if calls {
         walk.calls();
     }
     true
