@@ -72,6 +72,9 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
         " is returned", " are returned", " be returned", "he returned ", "eturn value is ",
         "eturn value will ", "eturn value indicates ", "eturn NULL", "eturns NULL",
     ];
+    if says_what_it_serves_as(text) {
+        return true;
+    }
     // Most texts have no word of it.
     if memchr::memmem::find(text.as_bytes(), b"eturn").is_none() {
         return false;
@@ -149,6 +152,17 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             // "Given a crate, it returns its load."
             || opening.ends_with(", it ");
         opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
+    })
+}
+
+/// Tells whether a text says what the value is good for that comes back: "Can be used as a decorator or a context manager".
+fn says_what_it_serves_as(text: &str) -> bool {
+    let mut uses =
+        memchr::memmem::find_iter(text.as_bytes(), " as a ").filter_map(|at| text.split_at_checked(at));
+    uses.any(|(before, after)| {
+        let named = after.split([',', '.', ';', ':']).next().unwrap_or_default();
+        ["used", "use", "Use", "usable", "serves", "works"].iter().any(|word| before.ends_with(word))
+            && named.split_whitespace().take(8).any(|word| matches!(word, "decorator" | "manager"))
     })
 }
 

@@ -13,7 +13,7 @@ use crate::notations;
 use crate::pairing::Pairing;
 use crate::reading::{Demand, Owe};
 use crate::text::Source;
-use named::{for_tools, name_behind_tag, spoken_of, told_of};
+use named::{counted, for_tools, name_behind_tag, spoken_of, told_of};
 use thrown::{has_entry, names_exception};
 pub(crate) use thrown::{is_documented, text_names};
 
@@ -178,6 +178,11 @@ impl Debt {
             });
             // A link to a parameter in the text says what it is.
             *owed &= !parameter.named().is_some_and(|name| links.contains(&format!("[{name}]")));
+        }
+        if !has_params && demand.param != Owe::Always && self.params.contains(&true) {
+            for (owed, counted) in self.params.iter_mut().zip(counted(debtor.source.slice(doc.span))) {
+                *owed &= !counted;
+            }
         }
         self.pay_by_tags_behind(debtor, doc);
         if demand.param != Owe::Always && self.asks_for_more() {

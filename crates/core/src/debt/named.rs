@@ -112,10 +112,12 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
         let below = doc.lines.get(row as usize + 1).map_or("", |&below| source.slice(below));
         in_docstring && !below.trim().is_empty() && indent(below) > indent(line)
     };
+    // Beside entries a condition is one case more.
+    let has_entries = doc.has(EntryKind::Param);
     let told_in = move |(&line, row): (&Span, u32)| {
         let whole = source.slice(line);
         let line = whole.trim_start();
-        if let Some(names) = names_before_noun(line) {
+        if let Some(names) = names_before_noun(line).or_else(|| condition(line).filter(|_| !has_entries)) {
             return Some(names);
         }
         let marked = line.strip_prefix("The ").filter(|rest| rest.starts_with(['`', '*']));
@@ -150,6 +152,40 @@ fn names_before_noun(line: &str) -> Option<&str> {
     let end = [" argument", " parameter"].iter().filter_map(|noun| rest.find(noun)).min()?;
     let names = &rest[..end];
     (names.split(' ').count() < 8).then_some(names)
+}
+
+/// Returns the name that a condition at the beginning of a line is about: "If *load* is `None`, it is weighed", "When
+/// load=True, weigh".
+fn condition(line: &str) -> Option<&str> {
+    const SAYS: &[&str] = &["is", "are", "isn't", "equals", "contains", "has", "was"];
+    let rest = ["If ", "When ", "Unless "].iter().find_map(|word| line.strip_prefix(word))?;
+    let marks = ['*', '`', '\'', '"'];
+    let (name, behind) = names_ahead(rest.trim_start_matches(marks));
+    let behind = behind.trim_start_matches(marks).trim_start();
+    let says =
+        behind.starts_with('=') || behind.split_whitespace().next().is_some_and(|word| SAYS.contains(&word));
+    says.then_some(name)
+}
+
+/// Tells of each of the first parameters whether a text speaks of it by its place, and of all whether it speaks of them
+/// together: "The second argument is the load", "Both arguments are loads", "The arguments are two loads".
+pub(super) fn counted(text: &str) -> impl Iterator<Item = bool> {
+    // Most texts have no word of it.
+    let speaks = [" argument", " parameter"]
+        .iter()
+        .any(|noun| memchr::memmem::find(text.as_bytes(), noun.as_bytes()).is_some());
+    let says = |before: &str| {
+        speaks
+            && [" argument", " parameter"]
+                .iter()
+                .any(|noun| text.match_indices(noun).any(|(at, _)| text[..at].ends_with(before)))
+    };
+    let are = |noun: &str| {
+        speaks && (text.contains(&format!("The {noun}s are ")) || text.contains(&format!("Both {noun}s ")))
+    };
+    let all = are("argument") || are("parameter");
+    let places = ["he first", "he second", "he third", "he fourth"].map(says);
+    places.into_iter().chain(std::iter::repeat(false)).map(move |told| told || all)
 }
 
 /// Divides a text behind the names that it opens with, one or several with commas between, brackets around them or none.

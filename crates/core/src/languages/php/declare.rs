@@ -3,7 +3,7 @@
 use tree_sitter::Node;
 
 use super::Php;
-use crate::languages::shared::raises_made;
+use crate::languages::shared::{raises_made, says_left_to_others};
 use crate::model::{
     Answer, ClosedSet, Declaration, Excuse, Kind, Name, Parameter, Returns, Surface, Variadic,
 };
@@ -223,10 +223,7 @@ pub(super) fn throws<'t>(walk: &mut Walk<'t, Php>, node: Node<'t>) {
                 walk.raises_unknown();
                 return;
             };
-            let text = walk.text(node).to_ascii_lowercase();
-            let exempt = text.contains("not implemented")
-                || text.contains("must be overridden")
-                || text.contains("must override");
+            let exempt = says_left_to_others(&walk.text(node).to_ascii_lowercase());
             raises_made(walk, ty, (exempt, condition));
         }
         Some(Php::Variable) => {

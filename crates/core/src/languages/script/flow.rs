@@ -5,7 +5,7 @@ use tree_sitter::Node;
 use super::compiled::{awaited, stands_for_await, value_of_steps};
 use super::declare::{is_nothing, value_of};
 use super::kinds::Script;
-use crate::languages::shared::raises_made;
+use crate::languages::shared::{raises_made, says_left_to_others};
 use crate::model::{Answer, Name};
 use crate::reading::{Scope, Walk};
 
@@ -118,7 +118,7 @@ pub(super) fn throws<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
 fn is_stub<'t>(walk: &Walk<'t, Script>, throw: Node<'t>, thrown: Node<'t>, conditional: bool) -> bool {
     let alone = throw.prev_named_sibling().is_none() && throw.next_named_sibling().is_none();
     let text = walk.text(thrown).to_ascii_lowercase();
-    let says = ["not implemented", "unimplemented", "abstract"].iter().any(|says| text.contains(says));
+    let says = text.contains("abstract") || says_left_to_others(&text);
     alone && (says || !conditional && text.ends_with("()"))
 }
 

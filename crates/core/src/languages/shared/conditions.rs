@@ -97,3 +97,13 @@ mod tests {
         assert_eq!(tested_for_null("load == 0"), None);
     }
 }
+
+/// Tells whether a message, in lower case, says that what throws it is to be written by others: "must be implemented",
+/// "subclasses should override this".
+pub(in crate::languages) fn says_left_to_others(message: &str) -> bool {
+    let done = ["implement", "overrid", "overwrit"].iter().any(|word| message.contains(word));
+    let asks = [
+        "must", "should", "need", "has to", "have to", "to be", "not ", "n't", "unimpl", "please", "subclass",
+    ];
+    done && asks.iter().any(|word| message.contains(word))
+}

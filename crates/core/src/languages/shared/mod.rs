@@ -20,7 +20,9 @@ pub(super) use bodies::{
 };
 pub(super) use branches::first_branches;
 pub(super) use c_like::{block_form, is_doc_block, opens_with_tag, without_comments};
-pub(super) use conditions::{note_guard, note_guard_in, note_guarded, raises_made, refuses_null};
+pub(super) use conditions::{
+    note_guard, note_guard_in, note_guarded, raises_made, refuses_null, says_left_to_others,
+};
 pub(super) use joined::{join, line_between, take_out};
 pub(super) use jvm::{JVM_AMBIENT, JVM_EXCEPTIONS, JVM_WORDS, exempt_all_but_properties};
 pub(super) use members::narrow_by_type;
