@@ -180,8 +180,12 @@ pub(super) fn counted(text: &str) -> impl Iterator<Item = bool> {
                 .iter()
                 .any(|noun| text.match_indices(noun).any(|(at, _)| text[..at].ends_with(before)))
     };
+    // "The arguments are looked at" says nothing of them.
     let are = |noun: &str| {
-        speaks && (text.contains(&format!("The {noun}s are ")) || text.contains(&format!("Both {noun}s ")))
+        let what = ["the ", "two ", "three ", "four ", "all "];
+        let opening = format!("The {noun}s are ");
+        let named = text.split(&opening).skip(1).any(|rest| what.iter().any(|word| rest.starts_with(word)));
+        speaks && (named || text.contains(&format!("Both {noun}s ")))
     };
     let all = are("argument") || are("parameter");
     let places = ["he first", "he second", "he third", "he fourth"].map(says);

@@ -554,6 +554,20 @@ fn beyond_separators(outline: &Outline, source: &Source, start: u32) -> Option<M
     None
 }
 
+/// Tells whether a comment stands far to the right of the declaration below it, and directly below a line of code: it goes on
+/// from that.
+fn goes_with_line_above(source: &Source, comment: Span, declaration: Span) -> bool {
+    let lead = |at: u32| {
+        let line =
+            source.line_span(source.line(at)).map_or("", |line| source.slice(Span::new(line.start, at)));
+        let width = |c: char| if c == '\t' { 8 } else { 1 };
+        line.chars().map(width).sum::<usize>()
+    };
+    let above = source.line(comment.start).checked_sub(1).and_then(|line| source.line_span(line));
+    lead(comment.start) >= lead(declaration.start) + 8
+        && above.is_some_and(|above| !source.slice(above).trim().is_empty())
+}
+
 /// Returns an ordinary comment directly above the declaration that reads like its documentation.
 fn ordinary_above(outline: &Outline, source: &Source, declaration: &Declaration) -> Option<Misplaced> {
     let start = declaration.span.start;
@@ -567,6 +581,7 @@ fn ordinary_above(outline: &Outline, source: &Source, declaration: &Declaration)
     let reads = placed
         && reads_like_a_description(text)
         && fits
-        && !opens_with_another_name(text, declaration.name.as_str());
+        && !opens_with_another_name(text, declaration.name.as_str())
+        && !goes_with_line_above(source, comment.span, declaration.span);
     reads.then(|| Misplaced::Ordinary(id(at)))
 }
