@@ -27,7 +27,8 @@ pub(crate) fn is_placeholder(text: &str, name: &str, own: &str) -> bool {
     let bare = lower.trim_matches(|c: char| !c.is_alphanumeric());
     // What is called so is named, not left open.
     // So is a description that is meant: "Description of the parameter." of a field `description`.
-    let is_meant = bare.starts_with("desc") && name.to_lowercase().contains("desc");
+    let is_meant =
+        bare.starts_with("desc") && ["desc", "dsc"].iter().any(|short| name.to_lowercase().contains(short));
     if bare == name.to_lowercase() || is_meant || lower.ends_with('=') {
         return false;
     }
@@ -86,6 +87,7 @@ mod tests {
             assert!(is_placeholder(text, "load", "TODO: describe"), "{text}");
         }
         assert!(!is_placeholder("Description of the parameter.", "description", "TODO: describe"));
+        assert!(!is_placeholder("description", "dsc", "TODO: describe"));
         for text in [
             "SUMMARY=",
             "Description of the harvest in kg",

@@ -188,7 +188,7 @@ pub(super) fn counted(text: &str) -> impl Iterator<Item = bool> {
         speaks && (named || text.contains(&format!("Both {noun}s ")))
     };
     let all = are("argument") || are("parameter");
-    let places = ["he first", "he second", "he third", "he fourth"].map(says);
+    let places = [" first", " second", " third", " fourth"].map(says);
     places.into_iter().chain(std::iter::repeat(false)).map(move |told| told || all)
 }
 

@@ -38,3 +38,18 @@ typedef int (*press_fn)(int crate);
 /* JM/Jan2003: knowledge of the press
  */
 typedef enum { OPEN, SHUT } lid;
+
+/**
+ * press_test_scale - tests a scale.
+ * @scale: the scale to test
+ *
+ * This function tests whether @scale is a scale of a press and returns
+ * %1 if it is, and %-1 otherwise.
+ */
+int press_test_scale(int scale);
+
+/** A crate. */
+struct crate {
+    const char *dsc; /**< description */
+    const char *tag; /**< description */
+};
