@@ -14,8 +14,9 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
     let mut words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
     matches!(
         (words.next(), words.next()),
-        (Some("return" | "returns" | "get" | "gets" | "whether" | "yield" | "yields"), _)
+        (Some("return" | "returns" | "get" | "gets" | "whether" | "which" | "what" | "yield" | "yields"), _)
             | (Some("true"), Some("if"))
+            | (Some("how"), Some("many" | "much" | "long" | "often" | "far" | "large" | "big" | "deep"))
     )
 }
 

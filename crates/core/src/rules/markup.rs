@@ -210,7 +210,12 @@ fn html(context: &Context<'_>, findings: &mut Findings<'_>) {
         let start = at + found;
         at = start + 1;
         while parts.next_if(|&part| part <= start).is_some() {
-            faults.extend(open.drain(..).map(|(name, from, upto)| (name, from, upto, true)));
+            // A command (`\sa`) may stand inside an element that is closed further down; a tag ends it.
+            let in_commands = doc.notation.as_str() == "commands";
+            let closed = |name: &str| in_commands && text[start..].contains(&format!("</{name}>"));
+            let (later, never): (Vec<_>, Vec<_>) = open.drain(..).partition(|(name, ..)| closed(name));
+            set_aside.extend(later.into_iter().map(|(name, ..)| name));
+            faults.extend(never.into_iter().map(|(name, from, upto)| (name, from, upto, true)));
         }
         if hidden.iter().any(|(from, upto)| (*from..*upto).contains(&start)) {
             continue;
