@@ -48,7 +48,17 @@ pub(crate) fn names_a_value(summary: &str) -> bool {
     let speaks_of_itself =
         opening.any(|word| CALLABLES.contains(&word) || matches!(word, "is" | "are" | "that"));
     let is_noun = matches!(first, Some("a" | "an")) && !speaks_of_itself;
+    // "Decorator for what weighs", "A class decorator": what it gives back is what it decorates.
+    let is_decorator = match first {
+        Some("decorator") => true,
+        Some("a" | "the" | "class" | "function" | "method") => {
+            second == Some("decorator")
+                || matches!(second, Some("class" | "function" | "method")) && third == Some("decorator")
+        }
+        _ => false,
+    };
     is_noun
+        || is_decorator
         || (asks && matches!(second, Some("if" | "whether")))
         || (first == Some("the") && counts(second) && third == Some("of"))
         || (counts(first) && second == Some("of"))

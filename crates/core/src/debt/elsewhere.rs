@@ -6,8 +6,8 @@ use crate::model::Variadic;
 const REFERRING: &[&[u8]] = &[
     b"same", b"Same", b"ocument", b"escri", b"etails", b"nformation", b"lias ", b"rameters as",
     b"guments as", b"dentical", b"hortcut for", b"horthand for", b"hort for", b"quivalent ", b"supported",
-    b"ike `", b"ike [`", b"ike :", b"ike {@", b"for the parameters", b"for the arguments", b"meaning",
-    b"ynonym ", b"ee `", b"ee :", b"ee {@",
+    b"ike `", b"ike [`", b"ike :", b"ike {@", b"ike in ", b"for the parameters", b"for the arguments",
+    b"meaning", b"ynonym ", b"ee `", b"ee :", b"ee {@",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for everything.
@@ -58,6 +58,15 @@ const PARAMS_ELSEWHERE: &[&str] = &[
     "parameters are described in",
     "arguments are described in",
     "parameters are documented in",
+    // A section that begins so: "Parameters", a line across, "Like in `weigh`, except load".
+    "-- like in ",
+    "-- same as in ",
+    "-- see `",
+    "-- see :",
+    "args: like in ",
+    "args: same as in ",
+    "args: see `",
+    "args: see :",
 ];
 
 /// Tells whether a sentence of a text sends its reader to other code, for what is `wanted`: "See `weigh` for details", "for more information, see

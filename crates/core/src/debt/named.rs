@@ -120,12 +120,7 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
         if let Some(names) = names_before_noun(line).or_else(|| condition(line).filter(|_| !has_entries)) {
             return Some(names);
         }
-        let marked = line.strip_prefix("The ").filter(|rest| rest.starts_with(['`', '*']));
-        let opening = marked.unwrap_or(line).trim_start_matches(['*', '-', '+', ' ', '`', ':']);
-        let (names, behind) = names_ahead(opening);
-        let behind = behind.trim_start_matches(['`', '*']).trim_start();
-        let noun = ["argument ", "parameter "].iter().find_map(|noun| behind.strip_prefix(noun));
-        let behind = noun.unwrap_or(behind);
+        let (names, behind) = subject(line);
         let behind = match behind.strip_prefix('(') {
             Some(inner) => inner.split_once(')')?.1.trim_start(),
             None => behind,
@@ -134,15 +129,43 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
             return Some(names);
         }
         // `- load is the weight in kg`
-        if behind.split_whitespace().next().is_some_and(|word| SAYING.contains(&word)) {
+        if says(behind) {
             return Some(names);
         }
-        let text = behind.strip_prefix([':', '-', '–', '—', '='])?;
+        let text = behind.strip_prefix("--").or_else(|| behind.strip_prefix([':', '-', '–', '—', '=']))?;
         // A value or an operator (`load::mass`, `load->mass`) follows at once.
         (text.starts_with(' ') && text.trim().len() > 2).then_some(names)
     };
+    // Where there are no entries, a sentence may speak of a parameter that it marks, wherever it begins.
+    let in_sentences = move |(&line, _): (&Span, u32)| {
+        let line = source.slice(line);
+        let rest = line.match_indices(". ").filter(move |_| !has_entries).map(move |(at, _)| &line[at + 2..]);
+        rest.filter_map(|sentence| {
+            let marked = sentence.strip_prefix("The ").unwrap_or(sentence).starts_with(['`', '*']);
+            let (names, behind) = subject(sentence);
+            (marked && says(behind)).then_some(names)
+        })
+    };
     let is_word = |c: char| c.is_alphanumeric() || c == '_';
-    rows.filter_map(told_in).flat_map(move |names| names.split(move |c| !is_word(c)))
+    let names = rows.flat_map(move |row| told_in(row).into_iter().chain(in_sentences(row)));
+    names.flat_map(move |names| names.split(move |c| !is_word(c)))
+}
+
+/// Divides a sentence behind the names that it opens with: "The `load` argument is", "Where load is".
+fn subject(sentence: &str) -> (&str, &str) {
+    let marked = sentence.strip_prefix("The ").filter(|rest| rest.starts_with(['`', '*']));
+    let marked =
+        marked.or_else(|| sentence.strip_prefix("Where ")).or_else(|| sentence.strip_prefix("where "));
+    let opening = marked.unwrap_or(sentence).trim_start_matches(['*', '-', '+', ' ', '`', ':']);
+    let (names, behind) = names_ahead(opening);
+    let behind = behind.trim_start_matches(['`', '*']).trim_start();
+    let noun = ["argument ", "parameter ", "function "].iter().find_map(|noun| behind.strip_prefix(noun));
+    (names, noun.unwrap_or(behind))
+}
+
+/// Tells whether a text goes on as what is said of a parameter.
+fn says(behind: &str) -> bool {
+    behind.split_whitespace().next().is_some_and(|word| SAYING.contains(&word))
 }
 
 /// Returns what stands before the word for parameters in a sentence that opens with them: "The `load` and `crate` arguments

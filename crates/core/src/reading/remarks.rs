@@ -74,7 +74,7 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         "subject to removal", "subject for removal", "future release", "incompatible release",
         "now deprecated", " saves ", " improves ", "only be enabled", "unsafe", "circular", "side effect of",
         "the following", "names of these", "quick and ", " dummy ", " with care", " supported since ",
-        " available in ", " available since ", " is faster", "surprisingly",
+        " available in ", " available since ", " is faster", "surprisingly", " also allows ",
     ];
     // What begins so leads elsewhere, or says what for.
     let leads = lower.trim_start_matches(|c: char| !c.is_alphabetic());

@@ -100,7 +100,9 @@ fn read_lines<'a>(context: &Context<'a>) -> Vec<Visible<'a>> {
             continue;
         }
         literal = None;
-        if bare.starts_with(">>>") || bare.starts_with("...") && docstring {
+        // What a code span is broken at may begin with dots: `...)`.
+        let goes_on = || docstring && (bare == "..." || bare.starts_with("... "));
+        if bare.starts_with(">>>") || goes_on() {
             // What a prompt answers lasts until an empty line.
             literal = Some(column.saturating_sub(1));
             continue;

@@ -40,3 +40,44 @@ def guards(load):
     :param load: If lid is true.
     """
     return load
+
+
+def carry(load, crate):
+    """Carry a crate.
+
+    Arguments are these:
+    load -- what lies in it
+    crate -- what is carried
+    """
+    print(load)
+
+
+def lower(load, crate):
+    """Lower a crate. The `load` may be nothing. Where crate is
+    empty, the `crate` is left where it stands. Its load says *load* is here.
+    """
+    print(load)
+
+
+def decorate(press):
+    """A class decorator for presses, which are told apart by it. It is
+    not for scales.
+
+    :param press: the class
+    """
+    return press
+
+
+class SlowPress:
+    """A press that takes its time.
+
+    Parameters
+    ----------
+    Like in `Press`, except speed
+
+    speed : int
+        How slow it is.
+    """
+
+    def __init__(self, load, crate, speed):
+        pass
