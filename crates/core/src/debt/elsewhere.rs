@@ -21,6 +21,12 @@ const WHOLE_ELSEWHERE: &[&str] = &[
     "for documentation of this",
     "for the documentation of this",
     "for documentation.",
+    "is an alias for ",
+    "is an alias of ",
+    "convenient alias for ",
+    "is a shortcut for ",
+    "is a shorthand for ",
+    "is shorthand for ",
     "synonym for ",
     "synonym of ",
     "for documentation)",
@@ -151,10 +157,18 @@ pub(super) fn left(told: &str, has_entries: bool) -> Left {
     let all = says(WHOLE_ELSEWHERE)
         || LIKE_ANOTHER.iter().any(begins)
         || is_unsupported(&text)
-        || (!has_entries && sends_elsewhere(told, |_| true));
+        || (!has_entries && (sends_elsewhere(told, |_| true) || equals_another(&text)));
     // "See `weigh` for the usual arguments" may stand beside entries for others.
     let of_parameters = |what: &str| what.split_whitespace().any(|word| ARGUMENTS.contains(&word));
     Left { all, parameters: all || says(PARAMS_ELSEWHERE) || sends_elsewhere(told, of_parameters) }
+}
+
+/// Tells whether a sentence of a text, in lower case, says of what is declared that it is the same as another, and no more:
+/// "Same as `weigh_all()`".
+fn equals_another(text: &str) -> bool {
+    let sentences = text.split(['\n', '.']).map(str::trim_start);
+    let mut ends = sentences.filter_map(|sentence| sentence.strip_prefix("same as "));
+    ends.any(|other| !other.trim().is_empty() && other.split_whitespace().count() == 1)
 }
 
 /// What arguments are called.

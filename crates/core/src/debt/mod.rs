@@ -321,15 +321,27 @@ fn thrown_once(throws: &[Thrown]) -> Vec<usize> {
 fn told(source: &Source, doc: &DocComment) -> String {
     let mut out = String::new();
     let mut entries = doc.entries.iter().peekable();
-    let mut entry_ends = 0;
+    let (mut entry_row, mut entry_ends) = (0, 0);
     for (at, &line) in doc.lines.iter().enumerate() {
         while let Some(entry) = entries.next_if(|entry| entry.lines.0 as usize <= at) {
-            entry_ends = entry.lines.1 as usize;
+            (entry_row, entry_ends) = (entry.lines.0 as usize, entry.lines.1 as usize);
         }
         let text = source.slice(line).trim();
         // In an entry a sentence of its own may say it; one that goes on from the line above speaks of the entry.
         let inside = entry_ends > at;
-        let begins = || at > 0 && source.slice(doc.lines[at - 1]).trim_end().ends_with('.');
+        let lead = |row: usize| {
+            let line = source.slice(doc.lines[row]);
+            line.len() - line.trim_start().len()
+        };
+        let above = || source.slice(doc.lines[at - 1]).trim_end();
+        // Below an entry, as far left as it, another sentence begins, where the entry does not end in the middle of one.
+        let in_sentence = || {
+            let last = above().rsplit(' ').next().unwrap_or_default();
+            above().ends_with(',')
+                || matches!(last, "and" | "or" | "that" | "which" | "who" | "it" | "then" | "to")
+        };
+        let leaves = || doc.notation.as_str() == "commands" && lead(at) <= lead(entry_row) && !in_sentence();
+        let begins = || at > 0 && (above().ends_with('.') || leaves());
         let says_return = || {
             ["Return ", "Returns "].iter().any(|word| text.starts_with(word))
                 || begins() && ["return ", "returns "].iter().any(|word| text.starts_with(word))

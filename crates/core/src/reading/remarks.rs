@@ -74,7 +74,8 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         "subject to removal", "subject for removal", "future release", "incompatible release",
         "now deprecated", " saves ", " improves ", "only be enabled", "unsafe", "circular", "side effect of",
         "the following", "names of these", "quick and ", " dummy ", " with care", " supported since ",
-        " available in ", " available since ", " is faster", "surprisingly", " also allows ",
+        " available in ", " available since ", " is faster", "surprisingly", " also allows ", " ourselves",
+        " will do. ", "operation is the same", " own definition ", " for performance", " is written with ",
     ];
     // What begins so leads elsewhere, or says what for.
     let leads = lower.trim_start_matches(|c: char| !c.is_alphabetic());

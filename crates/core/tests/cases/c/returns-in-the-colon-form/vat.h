@@ -16,3 +16,18 @@ const char *vat_name(int cellar, int id);
  * @return: what was in it
  */
 void vat_empty(int id);
+
+/**
+ * press_find_tag: searches the tags of a press
+ * @press: the press to look through
+ * @tag: the tag to find
+ * returns its place with success or -1 with an error
+ */
+int press_find_tag(int press, int tag);
+
+/**
+ * press_drop_tag: drops a tag of a press, and
+ * @press: the press that
+ *     returns its tags
+ */
+int press_drop_tag(int press);
