@@ -25,7 +25,7 @@ pub(super) fn says_what_is_done(text: &str) -> bool {
     ];
     let stems = ["s", "es", "d", "ed", "ing"].iter().filter_map(|end| first.strip_suffix(end));
     let is_verb = is_listed_verb(first)
-        || stems.clone().any(|stem| is_listed_verb(stem))
+        || stems.clone().any(is_listed_verb)
         || first.strip_suffix("ies").is_some_and(|stem| is_listed_verb(&format!("{stem}y")));
     // Whatever stands before an article at the beginning of a sentence is done to something.
     let object = [
@@ -157,7 +157,7 @@ fn speaks_of_several(lower: &str) -> bool {
         .any(|two| matches!(two[0], "these" | "some" | "several" | "various") && groups.contains(&two[1]));
     // "Sets the options" is a sentence, "Scale options" none.
     let is_sentence = words.first().is_some_and(|word| {
-        ["s", "es"].iter().any(|end| word.strip_suffix(end).is_some_and(|verb| is_listed_verb(verb)))
+        ["s", "es"].iter().any(|end| word.strip_suffix(end).is_some_and(is_listed_verb))
             || (is_listed_verb(word)
                 && words.get(1).is_some_and(|next| {
                     matches!(*next, "the" | "a" | "an" | "all" | "any" | "each" | "every" | "this" | "its")

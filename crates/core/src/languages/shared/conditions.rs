@@ -83,6 +83,16 @@ fn tested_for_null(condition: &str) -> Option<&str> {
     }
 }
 
+/// Tells whether a message, in lower case, says that what throws it is to be written by others: "must be implemented",
+/// "subclasses should override this".
+pub(in crate::languages) fn says_left_to_others(message: &str) -> bool {
+    let done = ["implement", "overrid", "overwrit"].iter().any(|word| message.contains(word));
+    let asks = [
+        "must", "should", "need", "has to", "have to", "to be", "not ", "n't", "unimpl", "please", "subclass",
+    ];
+    done && asks.iter().any(|word| message.contains(word))
+}
+
 #[cfg(test)]
 mod tests {
     use super::tested_for_null;
@@ -96,14 +106,4 @@ mod tests {
         assert_eq!(tested_for_null("self.load is None"), None);
         assert_eq!(tested_for_null("load == 0"), None);
     }
-}
-
-/// Tells whether a message, in lower case, says that what throws it is to be written by others: "must be implemented",
-/// "subclasses should override this".
-pub(in crate::languages) fn says_left_to_others(message: &str) -> bool {
-    let done = ["implement", "overrid", "overwrit"].iter().any(|word| message.contains(word));
-    let asks = [
-        "must", "should", "need", "has to", "have to", "to be", "not ", "n't", "unimpl", "please", "subclass",
-    ];
-    done && asks.iter().any(|word| message.contains(word))
 }
