@@ -184,7 +184,7 @@ impl Site {
     /// Waits until a script says yes; says what was waited for when it does not.
     pub(crate) fn until(&self, script: &str) -> Result<(), Failed> {
         let begun = Instant::now();
-        while begun.elapsed() < Duration::from_secs(20) {
+        while begun.elapsed() < Duration::from_secs(120) {
             if self.script(&format!("return Boolean({script})"))? == Value::Bool(true) {
                 return Ok(());
             }

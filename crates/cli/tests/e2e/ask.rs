@@ -14,7 +14,7 @@ fn start(workshop: &Workshop, arguments: &[&str], editor: &str) -> PtySession {
     let mut command = std::process::Command::new(env!("CARGO_BIN_EXE_vinequill"));
     command.args(arguments).args(["--no-cache", "--color", "never"]).current_dir(workshop.path());
     command.env("EDITOR", editor).env_remove("VISUAL");
-    rexpect::session::spawn_command(command, Some(20_000)).expect("the terminal opens")
+    rexpect::session::spawn_command(command, Some(120_000)).expect("the terminal opens")
 }
 
 /// Waits for the next question and returns what was shown before it.

@@ -340,7 +340,7 @@ fn what_changes_is_reviewed_again_while_it_is_watched() {
     let (tell, lines) = std::sync::mpsc::channel();
     let out = BufReader::new(child.stdout.take().unwrap());
     std::thread::spawn(move || out.lines().map_while(Result::ok).try_for_each(|line| tell.send(line)));
-    let next = || lines.recv_timeout(std::time::Duration::from_secs(20)).unwrap();
+    let next = || lines.recv_timeout(std::time::Duration::from_secs(120)).unwrap();
     assert!(next().contains("function `weigh` has no doc comment"));
     // It says on standard error when it has begun to watch.
     let mut err = BufReader::new(child.stderr.take().unwrap());

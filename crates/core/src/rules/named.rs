@@ -117,7 +117,15 @@ fn comparable_side<'a>(sort: &Sort, context: &Context<'a>) -> Option<&'a Side> {
     // A module takes nothing: its comment lists what its callables have in common.
     sort.side(context)
         .filter(|_| context.declaration().kind != Kind::Module)
+        .filter(|_| !has_labels_of_its_own(context))
         .filter(|side| !has_alternatives(context) && !is_shortened(context, side))
+}
+
+/// Tells whether the entries of a member of an enumeration are a project's own: `@desc: …` is not said of a parameter there.
+fn has_labels_of_its_own(context: &Context<'_>) -> bool {
+    context.declaration().kind == Kind::EnumMember
+        && context.doc.notation.as_str() == "commands"
+        && context.spell(EntryKind::Param, "name").starts_with("@name")
 }
 
 /// Tells whether a header is written twice, for one of which its reader decides: a comment may be about the other.

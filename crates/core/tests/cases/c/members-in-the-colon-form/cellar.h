@@ -45,3 +45,12 @@ struct cellar {
  * @tare: not there
  */
 int weigh(int load);
+
+/** What a press may be told. */
+enum press_order {
+    /**
+     * @desc: Tips it
+     * @message: Tipping it needs leave
+     */
+    PRESS_TIP,
+};
