@@ -12,12 +12,27 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
     }
     let lower = summary.trim_start_matches("<p>").to_lowercase();
     let mut words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
-    matches!(
-        (words.next(), words.next()),
-        (Some("return" | "returns" | "get" | "gets" | "whether" | "which" | "what" | "yield" | "yields"), _)
-            | (Some("true"), Some("if"))
-            | (Some("how"), Some("many" | "much" | "long" | "often" | "far" | "large" | "big" | "deep"))
-    )
+    let (first, second, third) = (words.next(), words.next(), words.next());
+    // "Decorator for what weighs", "A class decorator": what it gives back is what it decorates.
+    let is_decorator = match first {
+        Some("decorator") => true,
+        Some("a" | "the" | "class" | "function" | "method") => {
+            second == Some("decorator")
+                || matches!(second, Some("class" | "function" | "method")) && third == Some("decorator")
+        }
+        _ => false,
+    };
+    is_decorator
+        || matches!(
+            (first, second),
+            (
+                Some(
+                    "return" | "returns" | "get" | "gets" | "whether" | "which" | "what" | "yield" | "yields"
+                ),
+                _
+            ) | (Some("true"), Some("if"))
+                | (Some("how"), Some("many" | "much" | "long" | "often" | "far" | "large" | "big" | "deep"))
+        )
 }
 
 /// Tells whether a summary is a call with what it gives back: `weigh(crate, unit='kg') -> float`.
@@ -48,17 +63,11 @@ pub(crate) fn names_a_value(summary: &str) -> bool {
     let speaks_of_itself =
         opening.any(|word| CALLABLES.contains(&word) || matches!(word, "is" | "are" | "that"));
     let is_noun = matches!(first, Some("a" | "an")) && !speaks_of_itself;
-    // "Decorator for what weighs", "A class decorator": what it gives back is what it decorates.
-    let is_decorator = match first {
-        Some("decorator") => true,
-        Some("a" | "the" | "class" | "function" | "method") => {
-            second == Some("decorator")
-                || matches!(second, Some("class" | "function" | "method")) && third == Some("decorator")
-        }
-        _ => false,
-    };
+    let is_part = first == Some("the")
+        && matches!(second, Some("first" | "last" | "next" | "previous" | "rest" | "largest" | "smallest"))
+        && !speaks_of_itself;
     is_noun
-        || is_decorator
+        || is_part
         || (asks && matches!(second, Some("if" | "whether")))
         || (first == Some("the") && counts(second) && third == Some("of"))
         || (counts(first) && second == Some("of"))

@@ -328,11 +328,21 @@ fn told(source: &Source, doc: &DocComment) -> String {
         }
         let text = source.slice(line).trim();
         // In an entry a sentence of its own may say it; one that goes on from the line above speaks of the entry.
-        let inside = entry_ends > at;
+        let mut inside = entry_ends > at;
         let lead = |row: usize| {
             let line = source.slice(doc.lines[row]);
             line.len() - line.trim_start().len()
         };
+        // A field of reStructuredText goes on further to the right ("Field Lists").
+        if inside
+            && at > entry_row
+            && doc.notation.as_str() == "rest"
+            && !text.is_empty()
+            && lead(at) <= lead(entry_row)
+        {
+            (inside, entry_ends) = (false, 0);
+            out.push('\n');
+        }
         let above = || source.slice(doc.lines[at - 1]).trim_end();
         // Below an entry, as far left as it, another sentence begins, where the entry does not end in the middle of one.
         let in_sentence = || {

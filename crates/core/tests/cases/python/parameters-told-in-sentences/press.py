@@ -81,3 +81,24 @@ class SlowPress:
 
     def __init__(self, load, crate, speed):
         pass
+
+
+def last_crates(count, press):
+    """The last crates of a press.
+
+    >>> last_crates(2, [1, 2, 3])
+    [2, 3]
+
+    :param count: how many
+    :param press: the press
+    """
+    return press[-count:]
+
+
+def open_press(press, **more):
+    """Open a press.
+
+    :param press: what is opened
+    Other arguments are passed to the press.
+    """
+    print(press, more)
