@@ -22,17 +22,13 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
         }
         _ => false,
     };
+    const LEADING: &[&str] =
+        &["return", "returns", "get", "gets", "whether", "which", "what", "yield", "yields"];
+    let measures = ["many", "much", "long", "often", "far", "large", "big", "deep"];
     is_decorator
-        || matches!(
-            (first, second),
-            (
-                Some(
-                    "return" | "returns" | "get" | "gets" | "whether" | "which" | "what" | "yield" | "yields"
-                ),
-                _
-            ) | (Some("true"), Some("if"))
-                | (Some("how"), Some("many" | "much" | "long" | "often" | "far" | "large" | "big" | "deep"))
-        )
+        || first.is_some_and(|first| LEADING.contains(&first))
+        || (first, second) == (Some("true"), Some("if"))
+        || (first == Some("how") && second.is_some_and(|second| measures.contains(&second)))
 }
 
 /// Tells whether a summary is a call with what it gives back: `weigh(crate, unit='kg') -> float`.

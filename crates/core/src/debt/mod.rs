@@ -315,6 +315,12 @@ fn thrown_once(throws: &[Thrown]) -> Vec<usize> {
     out
 }
 
+/// Tells whether a line ends in the middle of a sentence.
+fn breaks_off(line: &str) -> bool {
+    let last = line.rsplit(' ').next().unwrap_or_default();
+    line.ends_with(',') || matches!(last, "and" | "or" | "that" | "which" | "who" | "it" | "then" | "to")
+}
+
 /// Returns what a comment says outside of its entries, lines joined by spaces and paragraphs by line breaks.
 ///
 /// What stands behind a blank line is no longer surely an entry's, nor is what says on a line of its own what is returned.
@@ -333,25 +339,16 @@ fn told(source: &Source, doc: &DocComment) -> String {
             let line = source.slice(doc.lines[row]);
             line.len() - line.trim_start().len()
         };
+        let as_far_left = || at > entry_row && lead(at) <= lead(entry_row);
         // A field of reStructuredText goes on further to the right ("Field Lists").
-        if inside
-            && at > entry_row
-            && doc.notation.as_str() == "rest"
-            && !text.is_empty()
-            && lead(at) <= lead(entry_row)
-        {
+        if inside && doc.notation.as_str() == "rest" && !text.is_empty() && as_far_left() {
             (inside, entry_ends) = (false, 0);
             out.push('\n');
         }
+        // Below a command another sentence begins as far left as it, where it does not end in the middle of one.
         let above = || source.slice(doc.lines[at - 1]).trim_end();
-        // Below an entry, as far left as it, another sentence begins, where the entry does not end in the middle of one.
-        let in_sentence = || {
-            let last = above().rsplit(' ').next().unwrap_or_default();
-            above().ends_with(',')
-                || matches!(last, "and" | "or" | "that" | "which" | "who" | "it" | "then" | "to")
-        };
-        let leaves = || doc.notation.as_str() == "commands" && lead(at) <= lead(entry_row) && !in_sentence();
-        let begins = || at > 0 && (above().ends_with('.') || leaves());
+        let below_command = || doc.notation.as_str() == "commands" && as_far_left() && !breaks_off(above());
+        let begins = || at > 0 && (above().ends_with('.') || below_command());
         let says_return = || {
             ["Return ", "Returns "].iter().any(|word| text.starts_with(word))
                 || begins() && ["return ", "returns "].iter().any(|word| text.starts_with(word))

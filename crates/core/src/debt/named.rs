@@ -193,25 +193,17 @@ fn condition(line: &str) -> Option<&str> {
 /// Tells of each of the first parameters whether a text speaks of it by its place, and of all whether it speaks of them
 /// together: "The second argument is the load", "Both arguments are loads", "The arguments are two loads".
 pub(super) fn counted(text: &str) -> impl Iterator<Item = bool> {
+    const NOUNS: &[&str] = &["argument", "parameter"];
     // Most texts have no word of it.
-    let speaks = [" argument", " parameter"]
-        .iter()
-        .any(|noun| memchr::memmem::find(text.as_bytes(), noun.as_bytes()).is_some());
-    let says = |before: &str| {
-        speaks
-            && [" argument", " parameter"]
-                .iter()
-                .any(|noun| text.match_indices(noun).any(|(at, _)| text[..at].ends_with(before)))
+    let speaks = NOUNS.iter().any(|noun| memchr::memmem::find(text.as_bytes(), noun.as_bytes()).is_some());
+    let says = |phrase: &dyn Fn(&str) -> String| {
+        speaks && NOUNS.iter().any(|noun| text.contains(phrase(noun).as_str()))
     };
     // "The arguments are looked at" says nothing of them.
-    let are = |noun: &str| {
-        let what = ["the ", "two ", "three ", "four ", "all "];
-        let opening = format!("The {noun}s are ");
-        let named = text.split(&opening).skip(1).any(|rest| what.iter().any(|word| rest.starts_with(word)));
-        speaks && (named || text.contains(&format!("Both {noun}s ")))
-    };
-    let all = are("argument") || are("parameter");
-    let places = [" first", " second", " third", " fourth"].map(says);
+    let what = ["the", "two", "three", "four", "all"];
+    let all = says(&|noun| format!("Both {noun}s "))
+        || what.iter().any(|what| says(&|noun| format!("The {noun}s are {what} ")));
+    let places = ["first", "second", "third", "fourth"].map(|place| says(&|noun| format!(" {place} {noun}")));
     places.into_iter().chain(std::iter::repeat(false)).map(move |told| told || all)
 }
 

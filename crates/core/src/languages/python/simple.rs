@@ -65,8 +65,10 @@ impl Scan<'_> {
             if self.peek() == b'\n' {
                 self.at += 1;
             } else {
-                // A statement that is indented belongs to another.
-                self.at = if self.at == self.bytes.len() { self.at } else { start };
+                // A statement that is indented belongs to another: it is left for the next step to stumble over.
+                if self.at < self.bytes.len() {
+                    self.at = start;
+                }
                 return;
             }
         }

@@ -99,6 +99,26 @@ struct Frame {
     calls: bool,
 }
 
+impl Frame {
+    /// Opens a pair of braces: where its brace is and what it holds begins, and how many parentheses are open.
+    fn of(holds: Holds, (brace, start): (usize, usize), base: usize, ends: Ends) -> Self {
+        Self {
+            holds,
+            brace,
+            base,
+            start,
+            code: start,
+            chain: None,
+            has_code: false,
+            had_code: false,
+            has_first: false,
+            first: None,
+            ends,
+            calls: false,
+        }
+    }
+}
+
 /// Decides what the grammar is given of `text`; with types in it, braces may hold members of a type.
 pub(super) fn without_plain_statements(text: &str, typed: bool) -> Given<'_> {
     without_found(Given::all(text), text, Scan::new(text, typed).run())
@@ -122,20 +142,7 @@ struct Scan<'s> {
 
 impl<'s> Scan<'s> {
     fn new(text: &'s str, typed: bool) -> Self {
-        let file = Frame {
-            holds: Holds::Other,
-            brace: 0,
-            base: 0,
-            start: 0,
-            code: 0,
-            chain: None,
-            has_code: false,
-            had_code: false,
-            has_first: false,
-            first: None,
-            ends: Ends::Nothing,
-            calls: false,
-        };
+        let file = Frame::of(Holds::Other, (0, 0), 0, Ends::Nothing);
         Self {
             text,
             bytes: text.as_bytes(),
@@ -171,6 +178,7 @@ impl<'s> Scan<'s> {
             }
         }
         self.calls.sort_unstable();
+        self.left_out.sort_unstable_by_key(|range| range.start);
         (self.frames.len() == 1 && self.open.is_empty()).then_some((self.left_out, self.calls))
     }
 
@@ -241,20 +249,7 @@ impl<'s> Scan<'s> {
         if ends != Ends::Block {
             self.last_object = Some(found);
         }
-        self.frames.push(Frame {
-            holds,
-            brace: found,
-            base: self.open.len(),
-            start: found + 1,
-            code: found + 1,
-            chain: None,
-            has_code: false,
-            had_code: false,
-            has_first: false,
-            first: None,
-            ends,
-            calls: false,
-        });
+        self.frames.push(Frame::of(holds, (found, found + 1), self.open.len(), ends));
     }
 
     /// Tells an arrow function from the type of a function, by what stands before its parameters; in doubt it is a type.
@@ -385,9 +380,8 @@ impl<'s> Scan<'s> {
     fn leave_out_first(&mut self, first: Option<Range<usize>>) {
         let (Some(first), Some(frame)) = (first, self.frames.last_mut()) else { return };
         frame.calls |= CALLS.is_match(&self.text[first.clone()]);
-        // What was left out inside the statements behind it is known already.
-        let at = self.left_out.partition_point(|range| range.start < first.start);
-        self.left_out.insert(at, first);
+        // It comes behind what was left out inside the statements that follow it: all is sorted in the end.
+        self.left_out.push(first);
     }
 }
 
