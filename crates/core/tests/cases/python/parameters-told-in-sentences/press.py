@@ -102,3 +102,11 @@ def open_press(press, **more):
     Other arguments are passed to the press.
     """
     print(press, more)
+
+
+def tare(press, load):
+    """Tare a press -- see `open_press` for how it is opened.
+
+    :param press: what is tared
+    """
+    print(press, load)
