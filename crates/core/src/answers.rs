@@ -111,6 +111,9 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
         if !capital && !text[..at].ends_with('r') {
             return false;
         }
+        // "weigh() returns the load".
+        let sentence = before.rsplit(['\n', '.', '!', '?', ';']).next().unwrap_or_default().trim();
+        let called = sentence.ends_with("()") && !sentence.contains(' ');
         let opening =
             before.rsplit(['\n', '.', ':', '!', '?', ';', ')', '>', '-']).next().unwrap_or_default();
         let opening = opening.trim_start().to_ascii_lowercase();
@@ -165,6 +168,7 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             || follows
             || in_case
             || second
+            || called
             || subjects.contains(&opening)
             || subjects.contains(&bare)
             // "Given a crate, it returns its load."
@@ -234,6 +238,8 @@ mod tests {
         assert!(!sentence_answers("Tares it before this method returns what it has."));
         assert!(sentence_answers("ensures - the scale is level - returns its load"));
         assert!(!sentence_answers("Weighs it and returns."));
+        assert!(sentence_answers("Weighs it.\nweigh() returns the load."));
+        assert!(!sentence_answers("Weighs it until press() returns the load."));
         assert!(sentence_answers("A factory method that returns the scale of a hall."));
         assert!(!sentence_answers("A press calls the method that returns the load."));
         assert!(sentence_answers("Takes one crate out. Function returns 0 if it is empty."));

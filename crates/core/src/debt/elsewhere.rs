@@ -32,6 +32,12 @@ const WHOLE_ELSEWHERE: &[&str] = &[
     "for documentation)",
 ];
 
+/// Words, in lower case, by which a comment without entries sends its reader to another's.
+const DOCUMENTED_ELSEWHERE: &[&str] = &[
+    "see the documentation for ", "see the documentation of ", "see documentation for ",
+    "see documentation of ",
+];
+
 /// Words, in lower case, with which a comment begins that leaves all to another.
 const LIKE_ANOTHER: &[&str] = &[
     "same as ", "same thing as ", "same thing than ", "alias for ", "alias of ", "an alias for ",
@@ -133,7 +139,9 @@ fn is_code(place: &str) -> bool {
     place == "above"
         || place.contains(['_', '(', '`', '#', '\\', '@'])
         || place.contains("::")
-        || ["documentation", "docstring"].iter().any(|word| place.contains(word))
+        || ["documentation", "docstring", "the help on ", "the help of "]
+            .iter()
+            .any(|word| place.contains(word))
 }
 
 /// What a comment leaves to another place.
@@ -157,17 +165,21 @@ pub(super) fn left(told: &str, has_entries: bool) -> Left {
     let all = says(WHOLE_ELSEWHERE)
         || LIKE_ANOTHER.iter().any(begins)
         || is_unsupported(&text)
-        || (!has_entries && (sends_elsewhere(told, |_| true) || equals_another(&text)));
+        || (!has_entries
+            && (says(DOCUMENTED_ELSEWHERE) || sends_elsewhere(told, |_| true) || equals_another(&text)));
     // "See `weigh` for the usual arguments" may stand beside entries for others.
     let of_parameters = |what: &str| what.split_whitespace().any(|word| ARGUMENTS.contains(&word));
     Left { all, parameters: all || says(PARAMS_ELSEWHERE) || sends_elsewhere(told, of_parameters) }
 }
 
 /// Tells whether a sentence of a text, in lower case, says of what is declared that it is the same as another, and no more:
-/// "Same as `weigh_all()`".
+/// "Same as `weigh_all()`", "Works like `weigh`."
 fn equals_another(text: &str) -> bool {
-    let sentences = text.split(['\n', '.']).map(str::trim_start);
-    let mut ends = sentences.filter_map(|sentence| sentence.strip_prefix("same as "));
+    const EQUALS: &[&str] =
+        &["same as ", "works like ", "works exactly like ", "behaves like ", "behaves exactly like "];
+    let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". ")).map(str::trim);
+    let mut ends =
+        sentences.filter_map(|sentence| EQUALS.iter().find_map(|words| sentence.strip_prefix(words)));
     ends.any(|other| !other.trim().is_empty() && other.split_whitespace().count() == 1)
 }
 
@@ -194,9 +206,15 @@ pub(super) fn passed_on(told: &str) -> Vec<Variadic> {
             .collect();
         let Some(noun) = words.iter().position(|word| ARGUMENTS.contains(word)) else { continue };
         let of = |what: &[&str]| words[..noun].iter().any(|word| what.contains(word));
-        let behind = &words[noun + 1..];
+        let mut behind = &words[noun + 1..];
         let is_verb = |word: &str| matches!(word, "are" | "is" | "be" | "get");
         let helps = |word: &str| is_verb(word) || matches!(word, "will" | "then") || word.ends_with("ly");
+        // "Any arguments other than the load will be passed on".
+        if behind.first().is_some_and(|word| matches!(*word, "other" | "except" | "besides")) {
+            let verb =
+                behind.iter().position(|word| is_verb(word) || *word == "will").unwrap_or(behind.len());
+            behind = &behind[verb..];
+        }
         let helping = behind.iter().take_while(|word| helps(word)).count();
         let done = behind.get(helping).is_some_and(|word| HANDED.contains(word));
         // "A list of options passed in" says nothing of others.
@@ -222,13 +240,14 @@ mod tests {
     use crate::model::Variadic;
 
     use super::{
-        LIKE_ANOTHER, PARAMS_ELSEWHERE, WHOLE_ELSEWHERE, is_unsupported, left, may_refer, passed_on,
-        sends_elsewhere,
+        DOCUMENTED_ELSEWHERE, LIKE_ANOTHER, PARAMS_ELSEWHERE, WHOLE_ELSEWHERE, is_unsupported, left,
+        may_refer, passed_on, sends_elsewhere,
     };
 
     #[test]
     fn every_phrase_that_refers_has_a_word_that_is_looked_for() {
-        let phrases = WHOLE_ELSEWHERE.iter().chain(LIKE_ANOTHER).chain(PARAMS_ELSEWHERE);
+        let phrases = WHOLE_ELSEWHERE.iter().chain(DOCUMENTED_ELSEWHERE);
+        let phrases = phrases.chain(LIKE_ANOTHER).chain(PARAMS_ELSEWHERE);
         for phrase in phrases {
             assert!(may_refer(phrase), "{phrase}: no word of it is looked for");
         }
@@ -247,6 +266,10 @@ mod tests {
         assert!(sends_elsewhere("see `.crate.weigh` for api details, such as the `unit`. ", any));
         assert!(left("Weighs. See `scale.weigh()` for the standard args. ", true).parameters);
         assert!(!left("Weighs. See `scale.weigh()` for details. ", true).parameters);
+        assert!(left("Weighs. See the documentation of `scale.weigh()`. ", false).all);
+        assert!(!left("Weighs. See the documentation of `scale.weigh()`. ", true).all);
+        assert!(left("Weighs. Works like :func:`weigh`. ", false).all);
+        assert!(left("Weighs. See the help on the \u{201c}weigh\u{201d} function for details. ", false).all);
         assert!(sends_elsewhere("weighs a crate. see weigh_all() for more details. ", any));
         assert!(sends_elsewhere("weighs a crate. \n for further information, see `weigh`.", any));
         assert!(sends_elsewhere(
@@ -268,6 +291,7 @@ mod tests {
         assert_eq!(passed_on("Weighs.\nOther arguments are passed directly to `tip`. "), both);
         assert_eq!(passed_on("All other keyword arguments are passed on to the scale. "), both[..1]);
         assert_eq!(passed_on("Any remaining options will be forwarded. "), both[..1]);
+        assert_eq!(passed_on("Any args other than \"load\" will be passed on to the scale. "), both);
         assert!(passed_on("It has a list of options passed in when it is made. ").is_empty());
         assert!(passed_on("The arguments are weighed. Crates are passed to the scale. ").is_empty());
     }

@@ -4,14 +4,16 @@ use crate::model::{DocComment, EntryKind, Mark, MarkStanding};
 use crate::reading::Owe;
 use crate::text::{Source, Span};
 
-/// Returns the names that a text marks as those of parameters: `\a load`, `@p load`.
+/// Returns the names that a text marks as those of parameters: `\a load`, `@p load`, `|load|`.
 pub(super) fn spoken_of(text: &str) -> Vec<&str> {
+    let is_name = |word: &&str| !word.is_empty() && word.chars().all(|c| c.is_alphanumeric() || c == '_');
+    let barred = text.split('|').skip(1).step_by(2).filter(is_name);
     let marked = text.split(['\\', '@']).skip(1).filter_map(|rest| {
         let rest = ["a ", "p ", "c "].iter().find_map(|command| rest.strip_prefix(command))?.trim_start();
         let end = rest.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(rest.len());
         (end > 0).then(|| &rest[..end])
     });
-    marked.collect()
+    marked.chain(barred).collect()
 }
 
 /// Returns the name behind a tag for a parameter, and behind a direction or a type: `[in] load`, `{number} load`. In tags
@@ -147,8 +149,20 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
         })
     };
     let is_word = |c: char| c.is_alphanumeric() || c == '_';
-    let names = rows.flat_map(move |row| told_in(row).into_iter().chain(in_sentences(row)));
+    let valued = move |(&line, _): (&Span, u32)| {
+        let spans = source.slice(line).split('`').skip(1).filter(move |_| !has_entries);
+        spans.filter_map(given_value)
+    };
+    let names =
+        rows.flat_map(move |row| told_in(row).into_iter().chain(in_sentences(row)).chain(valued(row)));
     names.flat_map(move |names| names.split(move |c| !is_word(c)))
+}
+
+/// Returns the name that code gives a value, as a call would: `weigh_all=True`.
+fn given_value(code: &str) -> Option<&str> {
+    let (name, value) = code.split_once('=')?;
+    let is_name = !name.is_empty() && name.chars().all(|c| c.is_alphanumeric() || c == '_');
+    (is_name && !value.starts_with('=') && !value.is_empty()).then_some(name)
 }
 
 /// Divides a sentence behind the names that it opens with: "The `load` argument is", "Where load is".

@@ -272,8 +272,9 @@ fn describe_opening(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, ch
     }
 }
 
-/// Returns the command that is all that follows the first sentence: `Weighs a crate. \since 1.2` says no more than that.
-fn command_behind_summary(doc: &DocComment, lines: &Lines<'_>) -> Option<&'static str> {
+/// Returns the command that is all that follows the first sentence: `Weighs a crate. \since 1.2` says no more than that, nor
+/// does one of a project's own that stands alone, `Weighs a crate. @HALL`.
+fn command_behind_summary(doc: &DocComment, lines: &Lines<'_>) -> Option<String> {
     const PLAIN: &[&str] =
         &["since", "version", "date", "author", "see", "sa", "deprecated", "stable", "draft", "internal"];
     let summary = doc.summary?;
@@ -285,8 +286,10 @@ fn command_behind_summary(doc: &DocComment, lines: &Lines<'_>) -> Option<&'stati
         rest.push(' ');
     }
     let rest = rest.trim_start().strip_prefix(['\\', '@'])?;
-    let command = PLAIN.iter().find(|name| first_word(rest).0 == **name)?;
-    (!has_second_sentence(rest)).then_some(command)
+    let (command, behind) = first_word(rest);
+    let says_nothing =
+        PLAIN.contains(&command) || behind.trim().is_empty() && entry_kind(TABLE, command).is_none();
+    (says_nothing && !has_second_sentence(rest)).then(|| command.to_owned())
 }
 
 /// Tells whether a command ends the sentence above it, and the description goes on behind it.
@@ -475,7 +478,8 @@ fn thrown_name(lines: &Lines<'_>, word: &str) -> Option<EntryName> {
 }
 
 /// Headings of paragraphs in the colon form that say what comes back.
-const RETURN_HEADINGS: &[&str] = &["Return:", "Returns:", "RETURN:", "RETURNS:", "Return value:"];
+const RETURN_HEADINGS: &[&str] =
+    &["Return:", "Returns:", "RETURN:", "RETURNS:", "Return value:", "return:", "returns:"];
 
 /// Words that open a sentence about what comes back, in the colon form with a paragraph of its own.
 const RETURN_WORDS: &[&str] = &["Returns ", "returns ", "Return "];
@@ -492,11 +496,16 @@ fn is_return_name(name: &str) -> bool {
     matches!(name, "return" | "returns" | "Return" | "Returns")
 }
 
-/// Tells whether the names of a comment's entries follow the sign at once: `@load: what it weighs`.
+/// Tells whether the names of a comment's entries follow the sign at once, `@load: what it weighs`, or it has no names and
+/// tells what comes back without a sign, `Returns: the load`.
 pub(crate) fn is_colon_form(doc: &DocComment, source: &Source) -> bool {
+    let signed = |at: u32| source.text()[..at as usize].ends_with(['@', '\\']);
     let mut named = doc.entries_of(EntryKind::Param).filter_map(|entry| entry.name());
-    let signed = |at: u32| source.text()[..at as usize].ends_with('@');
-    doc.notation == COMMANDS.id && named.any(|name| signed(name.span.start))
+    let heads =
+        |entry: &Entry| !signed(entry.tag.start) && source.slice(entry.tag).ends_with(&['n', 's'][..]);
+    doc.notation == COMMANDS.id
+        && (named.any(|name| signed(name.span.start))
+            || !doc.has(EntryKind::Param) && doc.entries_of(EntryKind::Returns).any(heads))
 }
 
 /// In the colon form the names themselves stand behind the sign, and the first line names the callable.
@@ -511,7 +520,9 @@ fn reads_as_colon_form(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> bool
     let commands = opens.iter().any(|&(at, _, name)| colon_name(lines.text(at)).is_none() && is_known(name));
     // `@todo:` alone makes none.
     let own = names.iter().any(|name| !is_known(name));
-    let named = own || (!names.is_empty() && (headed || is_only_a_name(first)));
+    let returns = || (0..lines.len()).any(|at| return_heading(lines.trimmed(at)).is_some());
+    let named = own || (is_only_a_name(first) && returns()) || (!names.is_empty() && headed);
+    let named = named || (!names.is_empty() && is_only_a_name(first));
     !commands && (named || (headed && first.contains("()")))
 }
 

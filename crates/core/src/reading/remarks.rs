@@ -97,6 +97,9 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         && !["see if ", "see whether ", "for each ", "for every "]
             .iter()
             .any(|words| leads.starts_with(words));
+    // "STONE not supported by this scale": what is not is no description.
+    let opening: Vec<&str> = leads.split_whitespace().take(5).collect();
+    let denies = opening.windows(2).any(|pair| pair == ["not", "supported"]);
     let begins = first.starts_with(|c: char| !c.is_lowercase())
         || matches!(
             first,
@@ -125,6 +128,7 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         && !text.trim_end_matches(['*', '/', ' ', '\t', '\r', '\n']).ends_with(':')
         && !speaks_of_several(&lower)
         && begins
+        && !denies
         && !leads_away
         && !lower.contains("only used")
         && !lower.contains("do not edit")

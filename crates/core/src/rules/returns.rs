@@ -446,7 +446,13 @@ fn repeated(context: &Context<'_>, findings: &mut Findings<'_>) {
     // Nor is what a promise is settled with, one way and the other: "Resolves: the load", "Rejects: with an error".
     let rejects = |entry: &Entry| first_word(entry).to_ascii_lowercase().starts_with("reject");
     let of_outcomes = rejects(second) && !rejects(first);
-    if (each && other) || of_values || of_outcomes || entries(context).any(of_part) {
+    // A field for the type may stand beside a section for the text: `:rtype: Crate` and `Returns:`.
+    let types_alone = |entry: &Entry| entry.ty.is_some() && slice(entry.text).is_empty();
+    let in_docstring = matches!(context.doc.notation.as_str(), "google" | "numpy" | "rest" | "epytext");
+    let of_type = in_docstring
+        && types_alone(first) != types_alone(second)
+        && (first.ty.is_none() || second.ty.is_none());
+    if (each && other) || of_type || of_values || of_outcomes || entries(context).any(of_part) {
         return;
     }
     let message = "what comes back has a second entry; keep one of the two".to_owned();

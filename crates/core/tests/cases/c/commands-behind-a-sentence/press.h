@@ -34,3 +34,38 @@ int press_by_law(int crate, int load);
   @return    the height that was reached
  */
 #define press_to(crate) press_crate(crate, 0)
+
+/** Presses a crate by night. @YARD */
+int press_by_night(int crate, int load);
+
+/**
+ * Presses a crate by day.
+ *
+ * @NEW_1_12_8
+ */
+int press_by_day(int crate, int load);
+
+/** Presses a crate by turns. @turns each crate once */
+int press_by_turns(int crate, int load);
+
+/**
+ * Makes the press point to the crate.
+ *
+ * See the documentation for `press_above()`.
+ */
+int press_point(int crate);
+
+/**
+ * Tells how many fields there are, by the |load|. If
+ * |load| has none, it is weighed.
+ */
+int press_fields(int crate, int load);
+
+/**
+ * Writes the load as text. The text ends with a blank.
+ *
+ * press_write() gives nothing else away.
+ *
+ * press_write() returns the number of letters.
+ */
+int press_write(void);

@@ -31,3 +31,15 @@ int press_find_tag(int press, int tag);
  *     returns its tags
  */
 int press_drop_tag(int press);
+
+/**
+ * vat_cellar:
+ *
+ * Looks up the cellar of a vat.
+ *
+ * returns: (nullable): the cellar
+ **/
+const char *vat_cellar(int id);
+
+/* STEAM not supported by vats of wood */
+enum vat_heat { COLD, WARM };

@@ -18,3 +18,17 @@ def g(x, y):
 
 def h(x):
     """Do it. Without any entry."""
+
+
+def i(x):
+    """Do it.
+
+    Args:
+        x: one
+
+    :rtype: int
+
+    Returns:
+        what was done
+    """
+    return x

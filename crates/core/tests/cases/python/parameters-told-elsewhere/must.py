@@ -92,3 +92,28 @@ def press(profile, policy, lid):
     lid
     """
     return profile
+
+
+def compare(first, second, equal=True):
+    """Compares two crates.
+
+    For strictly heavier, pass ``equal=False`` (default: ``True``).
+    """
+
+
+def address(crate, **values):
+    """Finds the address of a crate.
+
+    Works like :func:`addresses.find`."""
+    return crate
+
+
+def median(crates):
+    """Weighs crates by their median (alias). See the help on the “weigh” function for further information."""
+    return crates
+
+
+def opened(lid=None, **kwargs):
+    """Opens a press. The first time this function is called, a press is made for the lid, and any
+    args other than "lid" will be passed on to the press.
+    """
