@@ -65,7 +65,11 @@ fn tag_aliases<'a>(source: &'a Source, doc: &DocComment) -> Vec<&'a str> {
     if doc.notation.as_str() == "tags" {
         // A tag that is a parameter's name tells of it: `@load [Number] what lies on it`.
         let own = doc.marks.iter().filter(|mark| mark.standing != MarkStanding::Known);
-        return own.map(|mark| source.slice(mark.span).trim_start_matches('@')).collect();
+        let own = own.map(|mark| source.slice(mark.span).trim_start_matches('@'));
+        // An entry that tools are not to read is there for people: `@param- {Object} [guard] says who calls`.
+        let lines = doc.lines.iter().map(|line| source.slice(*line).trim_start());
+        let hidden = lines.filter_map(|line| line.strip_prefix("@param-"));
+        return own.chain(hidden.map(|behind| name_behind_tag(behind, true))).collect();
     }
     if doc.notation.as_str() != "annotations" {
         return Vec::new();

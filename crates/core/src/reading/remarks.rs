@@ -9,7 +9,21 @@ pub(super) fn names_a_thing(text: &str) -> bool {
     let (first, second) = (words.next().unwrap_or_default(), words.next().unwrap_or_default());
     let done =
         first.ends_with("ed") && matches!(second, "in" | "from" | "to" | "with" | "into" | "out" | "as");
-    !(done || first.ends_with("ly") || (first == "code" && second == "is"))
+    // What is asked of a reader, or of the code: "Support years of four digits", "Eval as one".
+    let asks = matches!(
+        first,
+        "support"
+            | "allow"
+            | "add"
+            | "avoid"
+            | "ensure"
+            | "eval"
+            | "enable"
+            | "disable"
+            | "prevent"
+            | "require"
+    );
+    !(done || asks || first.ends_with("ly") || (first == "code" && second == "is"))
 }
 
 /// Tells whether a comment begins as descriptions of what can be called do: with a verb, or with what comes back.
@@ -32,9 +46,14 @@ pub(super) fn says_what_is_done(text: &str) -> bool {
         "a", "an", "the", "all", "any", "each", "every", "this", "that", "its", "one", "two", "whether",
         "if", "what", "how", "which", "where", "it", "both", "some", "another", "new", "given",
     ];
+    // "Open/Close the press" heads several.
+    let opening = text.trim_start_matches(|c: char| !c.is_alphabetic()).split_whitespace().next();
+    let heads_several = opening.is_some_and(|word| {
+        word.split('/').count() > 1 && word.split('/').all(|part| part.starts_with(char::is_uppercase))
+    });
     // A condition tells of a case, not of what is done.
     let is_condition = matches!(first, "if" | "when");
-    !is_condition
+    !(is_condition || heads_several)
         && (is_verb || opens.contains(&first) || object.contains(&second) || first.contains(['_', '(']))
 }
 
@@ -42,6 +61,14 @@ pub(super) fn says_what_is_done(text: &str) -> bool {
 /// then it speaks of something else.
 pub(super) fn opens_with_another_name(text: &str, name: &str) -> bool {
     let first = text.split(|c: char| !(c.is_alphanumeric() || c == '_')).find(|word| !word.is_empty());
+    // `scales::weigh`, `weigh()`
+    let code = text.split_whitespace().find(|word| word.contains(char::is_alphabetic)).unwrap_or_default();
+    let code = code.trim_start_matches(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '~')));
+    let bare = code.trim_end_matches(|c: char| !(c.is_alphanumeric() || c == '_'));
+    let is_code = bare.contains("::") || code[bare.len()..].starts_with("()");
+    if is_code && !bare.rsplit("::").next().is_some_and(|last| last.eq_ignore_ascii_case(name)) {
+        return true;
+    }
     first.is_some_and(|first| {
         let inner = first.char_indices().skip(1).any(|(_, c)| c.is_uppercase() || c == '_');
         let mixed = inner && first.contains(char::is_lowercase);
@@ -76,6 +103,8 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         "the following", "names of these", "quick and ", " dummy ", " with care", " supported since ",
         " available in ", " available since ", " is faster", "surprisingly", " also allows ", " ourselves",
         " will do. ", "operation is the same", " own definition ", " for performance", " is written with ",
+        " is needed ", " for the moment", "internal use only", "internally only", " hence, ",
+        " to make sure this ",
     ];
     // What begins so leads elsewhere, or says what for.
     let leads = lower.trim_start_matches(|c: char| !c.is_alphabetic());
@@ -91,6 +120,8 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         "this is safe", "matching ", "avoid ", "avoids ", "make sure ", "makes sure ", "appears ",
         "defined in ", "remove in ", "removed in ", "warning", "caution", "attention", "according to ",
         "passing ", "depending on ", "use ", "tested ", "this file ", "this header ", "currently", "still ",
+        "move somewhere ", "move elsewhere", "default empty ", "require ", "this declaration ",
+        "this definition ",
     ]
     .iter()
     .any(|words| leads.starts_with(words))
@@ -261,12 +292,16 @@ mod tests {
         assert!(says_what_is_done("// Weighs a crate."));
         assert!(says_what_is_done("// Tare the scale"));
         assert!(says_what_is_done("/* The net load in kg */"));
+        assert!(!says_what_is_done("// Open/Close the press"));
         assert!(!says_what_is_done("// Structurally much like the other one"));
         assert!(!says_what_is_done("// Weighty crates of the upper hall"));
     }
 
     #[test]
     fn what_begins_with_the_name_of_another_speaks_of_that() {
+        assert!(opens_with_another_name("// weigh() is the safe way", "tip"));
+        assert!(opens_with_another_name("// scales::weigh is gone, so this stands for it", "tip"));
+        assert!(!opens_with_another_name("// scales::tip() tips it", "tip"));
         assert!(opens_with_another_name("// OpenPress is of the older cellar", "Press"));
         assert!(!opens_with_another_name("// openPress opens it", "OpenPress"));
         assert!(!opens_with_another_name("// SQL of the cellar", "query"));
@@ -321,6 +356,10 @@ mod tests {
         assert!(!reads_like_a_description("/* If it's late, the second scale is used */"));
         assert!(!reads_like_a_description("/* Avoid a circular dependency on the scale */"));
         assert!(reads_like_a_description("// Defines the crates of a press"));
+        assert!(!reads_like_a_description("// This is for internal use only. Don't call it"));
+        assert!(!reads_like_a_description("// This one is needed to weigh twice"));
+        assert!(!reads_like_a_description("// Move somewhere else."));
+        assert!(!reads_like_a_description("/* STONE not supported by this scale */"));
     }
 
     #[test]

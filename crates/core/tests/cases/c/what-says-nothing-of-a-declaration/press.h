@@ -38,3 +38,12 @@ X(plan) *X(plan_press_by_hand)(int count);
 
 PRESS_EXPORT PRESS_CLASS_DECLARATION(press_stream_t);
 #endif
+
+// memcpy() is the safe way of moving loads.
+static inline uint32_t press_load_of(const uint8_t *load);
+
+// Support loads of four digits at least.
+typedef uint16_t press_load;
+
+// Open/Close the press.
+int press_load_of_crate(int crate);
