@@ -5,9 +5,10 @@ use crate::model::Variadic;
 /// Parts of words without which a comment sends its reader nowhere: one of them is in each phrase below.
 const REFERRING: &[&[u8]] = &[
     b"same", b"Same", b"ocument", b"escri", b"etails", b"nformation", b"lias ", b"rameters as",
-    b"guments as", b"dentical", b"hortcut for", b"horthand for", b"hort for", b"quivalent ", b"supported",
-    b"ike `", b"ike [`", b"ike :", b"ike {@", b"ike in ", b"for the parameters", b"for the arguments",
-    b"meaning", b"ynonym ", b"ee `", b"ee :", b"ee {@",
+    b"guments as", b"as per ", b", but ", b", except ", b", only ", b"dentical", b"hortcut for",
+    b"horthand for", b"hort for", b"quivalent ", b"supported", b"ike `", b"ike [`", b"ike :", b"ike {@",
+    b"ike in ", b"for the parameters", b"for the arguments", b"meaning", b"ynonym ", b"ee `", b"ee :",
+    b"ee {@",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for everything.
@@ -40,10 +41,10 @@ const DOCUMENTED_ELSEWHERE: &[&str] = &[
 
 /// Words, in lower case, with which a comment begins that leaves all to another.
 const LIKE_ANOTHER: &[&str] = &[
-    "same as ", "same thing as ", "same thing than ", "alias for ", "alias of ", "an alias for ",
-    "an alias of ", "behaves identically to ", "identical to ", "equivalent to ", "equivalent of ",
-    "shorthand for ", "a shorthand for ", "short for ", "shortcut for ", "a shortcut for ", "like `",
-    "like [`", "like :", "like {@",
+    "same as ", "the same as ", "same thing as ", "same thing than ", "alias for ", "alias of ",
+    "an alias for ", "an alias of ", "behaves identically to ", "identical to ", "equivalent to ",
+    "equivalent of ", "shorthand for ", "a shorthand for ", "short for ", "shortcut for ", "a shortcut for ",
+    "like `", "like [`", "like :", "like {@",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for the parameters.
@@ -70,6 +71,9 @@ const PARAMS_ELSEWHERE: &[&str] = &[
     "parameters are described in",
     "arguments are described in",
     "parameters are documented in",
+    "arguments are documented in",
+    "parameters are as per ",
+    "arguments are as per ",
     // A section that begins so: "Parameters", a line across, "Like in `weigh`, except load".
     "--- like in ",
     "--- same as in ",
@@ -164,12 +168,22 @@ pub(super) fn left(told: &str, has_entries: bool) -> Left {
     let begins = |phrase: &&str| text.trim_start().starts_with(*phrase);
     let all = says(WHOLE_ELSEWHERE)
         || LIKE_ANOTHER.iter().any(begins)
+        || differs_from_another(&text)
         || is_unsupported(&text)
         || (!has_entries
             && (says(DOCUMENTED_ELSEWHERE) || sends_elsewhere(told, |_| true) || equals_another(&text)));
     // "See `weigh` for the usual arguments" may stand beside entries for others.
     let of_parameters = |what: &str| what.split_whitespace().any(|word| ARGUMENTS.contains(&word));
     Left { all, parameters: all || says(PARAMS_ELSEWHERE) || sends_elsewhere(told, of_parameters) }
+}
+
+/// Tells whether a text, in lower case, begins with what else is so: "As weigh(), but slower".
+fn differs_from_another(text: &str) -> bool {
+    let rest = ["as ", "like ", "just like "].iter().find_map(|word| text.trim_start().strip_prefix(word));
+    let parts = rest.and_then(|rest| rest.split_once(", "));
+    parts.is_some_and(|(other, behind)| {
+        !other.contains(' ') && ["but ", "except ", "only "].iter().any(|word| behind.starts_with(word))
+    })
 }
 
 /// Tells whether a sentence of a text, in lower case, says of what is declared that it is the same as another, and no more:
@@ -268,6 +282,8 @@ mod tests {
         assert!(!left("Weighs. See `scale.weigh()` for details. ", true).parameters);
         assert!(left("Weighs. See the documentation of `scale.weigh()`. ", false).all);
         assert!(!left("Weighs. See the documentation of `scale.weigh()`. ", true).all);
+        assert!(left("As tip(), but weighs it twice. It is slow. ", true).all);
+        assert!(!left("As tip() does, but slowly. It is weighed. ", true).all);
         assert!(left("Weighs. Works like :func:`weigh`. ", false).all);
         assert!(left("Weighs. See the help on the \u{201c}weigh\u{201d} function for details. ", false).all);
         assert!(sends_elsewhere("weighs a crate. see weigh_all() for more details. ", any));

@@ -4,16 +4,54 @@ use crate::model::{DocComment, EntryKind, Mark, MarkStanding};
 use crate::reading::Owe;
 use crate::text::{Source, Span};
 
-/// Returns the names that a text marks as those of parameters: `\a load`, `@p load`, `|load|`.
+/// Returns the names that a text marks as those of parameters by commands: `\a load`, `@p load`.
 pub(super) fn spoken_of(text: &str) -> Vec<&str> {
-    let is_name = |word: &&str| !word.is_empty() && word.chars().all(|c| c.is_alphanumeric() || c == '_');
-    let barred = text.split('|').skip(1).step_by(2).filter(is_name);
     let marked = text.split(['\\', '@']).skip(1).filter_map(|rest| {
         let rest = ["a ", "p ", "c "].iter().find_map(|command| rest.strip_prefix(command))?.trim_start();
         let end = rest.find(|c: char| !(c.is_alphanumeric() || c == '_')).unwrap_or(rest.len());
         (end > 0).then(|| &rest[..end])
     });
-    marked.chain(barred).collect()
+    marked.collect()
+}
+
+/// Returns the names that a line sets apart from its words: `load` in grave accents, bars, asterisks, quotation marks or
+/// brackets with a letter in front (`I{load}`, `C<load>`).
+pub(super) fn set_apart(line: &str) -> impl Iterator<Item = &str> {
+    let parts = words(line).filter(|&(before, name, after)| {
+        let signs = before.strip_suffix("**").or_else(|| before.strip_suffix('*')).unwrap_or(before);
+        let around = |open: &str, close: &str| before.ends_with(open) && after.starts_with(close);
+        let quoted = |open: &str, close: &str| {
+            let free = |beside: Option<char>| beside.is_none_or(|c| !c.is_alphanumeric());
+            name.len() > 2
+                && around(open, close)
+                && free(before[..before.len() - open.len()].chars().next_back())
+                && free(after[close.len()..].chars().next())
+        };
+        let lettered = |open: &str, close: &str| {
+            around(open, close) && before[..before.len() - 1].ends_with(|c: char| c.is_ascii_uppercase())
+        };
+        signs.ends_with('`') && after.starts_with('`')
+            || around("|", "|")
+            || around("*", "*")
+            || quoted("'", "'")
+            || quoted("\"", "\"")
+            || quoted("\u{201c}", "\u{201d}")
+            || lettered("{", "}")
+            || lettered("<", ">")
+    });
+    parts.map(|(_, name, _)| name)
+}
+
+/// Returns the words of a line that may be names, each with what stands before and behind it.
+fn words(line: &str) -> impl Iterator<Item = (&str, &str, &str)> {
+    let mut from = 0;
+    std::iter::from_fn(move || {
+        let is_name = |c: char| c.is_alphanumeric() || c == '_';
+        let start = from + line[from..].find(is_name)?;
+        let end = line[start..].find(|c| !is_name(c)).map_or(line.len(), |length| start + length);
+        from = end;
+        Some((&line[..start], &line[start..end], &line[end..]))
+    })
 }
 
 /// Returns the name behind a tag for a parameter, and behind a direction or a type: `[in] load`, `{number} load`. In tags
@@ -147,26 +185,33 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
         let line = source.slice(line);
         let rest = line.match_indices(". ").filter(move |_| !has_entries).map(move |(at, _)| &line[at + 2..]);
         rest.filter_map(|sentence| {
-            let marked = sentence.strip_prefix("The ").unwrap_or(sentence).starts_with(['`', '*']);
+            // No sentence begins with a small letter but one that begins with a name.
+            let opens = |c: char| matches!(c, '`' | '*') || c.is_lowercase();
+            let marked = sentence.strip_prefix("The ").unwrap_or(sentence).starts_with(opens);
             let (names, behind) = subject(sentence);
-            (marked && says(behind)).then_some(names)
+            condition(sentence).or_else(|| (marked && says(behind)).then_some(names))
         })
     };
     let is_word = |c: char| c.is_alphanumeric() || c == '_';
-    let valued = move |(&line, _): (&Span, u32)| {
-        let spans = source.slice(line).split('`').skip(1).filter(move |_| !has_entries);
-        spans.filter_map(given_value)
+    // So may code, and in Python and C whatever sets a name apart.
+    let marks = in_docstring || doc.notation.as_str() == "commands";
+    let marked = move |(&line, _): (&Span, u32)| {
+        let line = source.slice(line);
+        let speaks = !has_entries && !line.trim_start().starts_with(">>> ");
+        let apart = set_apart(line).filter(move |_| marks && speaks);
+        apart.chain(given_values(line).filter(move |_| speaks))
     };
     let names =
-        rows.flat_map(move |row| told_in(row).into_iter().chain(in_sentences(row)).chain(valued(row)));
+        rows.flat_map(move |row| told_in(row).into_iter().chain(in_sentences(row)).chain(marked(row)));
     names.flat_map(move |names| names.split(move |c| !is_word(c)))
 }
 
-/// Returns the name that code gives a value, as a call would: `weigh_all=True`.
-fn given_value(code: &str) -> Option<&str> {
-    let (name, value) = code.split_once('=')?;
-    let is_name = !name.is_empty() && name.chars().all(|c| c.is_alphanumeric() || c == '_');
-    (is_name && !value.starts_with('=') && !value.is_empty()).then_some(name)
+/// Returns the names that code in a line gives values, as a call would: `weigh_all=True`.
+fn given_values(line: &str) -> impl Iterator<Item = &str> {
+    let given = |&(before, _, after): &(&str, &str, &str)| {
+        before.ends_with('`') && after.starts_with('=') && !after.starts_with("==")
+    };
+    words(line).filter(given).map(|(_, name, _)| name)
 }
 
 /// Divides a sentence behind the names that it opens with: "The `load` argument is", "Where load is".

@@ -233,6 +233,15 @@ fn read_value(
     doc.entries.push(found);
 }
 
+/// Splits a name with its type off the text behind it, where the author forgot the colon: `load (float) what it weighs`.
+fn head_without_colon(text: &str) -> Option<(&str, &str)> {
+    let (name, behind) = text.split_once(" (")?;
+    let (ty, rest) = behind.split_once(") ")?;
+    let is_name = !name.is_empty() && name.chars().all(|c| c.is_alphanumeric() || matches!(c, '_' | '*'));
+    (is_name && sections::looks_like_type(ty) && !ty.contains(' '))
+        .then(|| text.split_at(text.len() - rest.len()))
+}
+
 fn read_item(
     doc: &mut DocComment,
     lines: &Lines<'_>,
@@ -242,23 +251,27 @@ fn read_item(
 ) {
     let mut found = sections::item(kind, lines, row, doc.sections.len());
     let text = sections::list_item(text).unwrap_or(text);
-    let (head, rest) = match sections::split_colon(text) {
-        Some((head, rest)) => (head.trim(), rest),
-        None => match text.split_once(" - ").or_else(|| text.split_once(" -- ")) {
-            Some((head, rest)) => (head.trim(), rest),
-            None => (text, sections::line_end(lines, row)),
-        },
-    };
     // The last word of a sentence that filled the line above.
     let unfinished = |last: &&Entry| {
         let said = last.text.map_or("", |text| lines.source().slice(text));
         said.ends_with(|c: char| c.is_alphanumeric() || c == ',')
     };
     let above = doc.entries.last().filter(|last| last.section as usize == doc.sections.len());
+    let begins = above.filter(unfinished).is_none();
+    let (head, rest) = match sections::split_colon(text) {
+        Some((head, rest)) => (head.trim(), rest),
+        None => {
+            let dashed = || text.split_once(" - ").or_else(|| text.split_once(" -- "));
+            match head_without_colon(text).filter(|_| begins).or_else(dashed) {
+                Some((head, rest)) => (head.trim(), rest),
+                None => (text, sections::line_end(lines, row)),
+            }
+        }
+    };
     let is_bare =
         || head == text && !text.contains(['(', ':']) && sections::list_item(lines.trimmed(row)).is_none();
     let filled = || row > 0 && lines.text(row - 1).trim_end().len() > 60;
-    if kind != EntryKind::Throws && is_bare() && filled() && above.filter(unfinished).is_some() {
+    if kind != EntryKind::Throws && is_bare() && filled() && !begins {
         return;
     }
     // The end of a sentence above that stands too far left: "`Crate.load`(s)."

@@ -120,8 +120,8 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         "this is safe", "matching ", "avoid ", "avoids ", "make sure ", "makes sure ", "appears ",
         "defined in ", "remove in ", "removed in ", "warning", "caution", "attention", "according to ",
         "passing ", "depending on ", "use ", "tested ", "this file ", "this header ", "currently", "still ",
-        "move somewhere ", "move elsewhere", "default empty ", "require ", "this declaration ",
-        "this definition ",
+        "this uses ", "all known ", "move somewhere ", "move elsewhere", "default empty ", "require ",
+        "this declaration ", "this definition ",
     ]
     .iter()
     .any(|words| leads.starts_with(words))

@@ -69,3 +69,13 @@ int press_fields(int crate, int load);
  * press_write() returns the number of letters.
  */
 int press_write(void);
+
+/** As press_crate(), but by night. It takes twice as long. */
+int press_crate_by_night(int crate, int load);
+
+/**
+ * Tells of a failure.
+ *
+ * C<status> is what was told by the press, *reason* says why.
+ */
+void press_failed(int status, const char *reason, int crate);

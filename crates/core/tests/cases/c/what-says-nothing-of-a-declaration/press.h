@@ -47,3 +47,6 @@ typedef uint16_t press_load;
 
 // Open/Close the press.
 int press_load_of_crate(int crate);
+
+/* All known presses that lack a lid also lack this structure. */
+struct press_lid { int open; };

@@ -110,3 +110,34 @@ def tare(press, load):
     :param press: what is tared
     """
     print(press, load)
+
+
+def tip(crate, by, above, wholly):
+    """Tip a crate. It is tipped slowly, and *above* is how far up. If by is
+    zero, nothing is tipped; 'wholly' tips it over. by are degrees. It is a 'crate'.
+
+    >>> tip('crate', 3, 'above', True)
+    """
+    print(crate)
+
+
+def stack(specs, others):
+    """Stack crates on a pallet. specs are pairs of a name and a load. See I{others}.
+    The first arguments are as per :func:`tip`.
+    """
+    print(specs)
+
+
+def hoist(load, height):
+    """Hoist a load.
+
+    Args:
+        load (float) what is hoisted.
+        height (int)
+    """
+    print(load)
+
+
+def plain(load, height):
+    """Hoist a load. The load and the height are both plain words here."""
+    print(load)
