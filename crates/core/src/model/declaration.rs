@@ -304,7 +304,8 @@ pub struct Declaration {
     pub overrides: bool,
     /// Local or anonymous, or of a sort that is never asked for a comment.
     pub unasked: bool,
-    /// What it takes and gives back is fixed by the language: entries are owed where others are there already.
+    /// What it takes and gives back is fixed by the language, or by the type of a property: entries are owed where others
+    /// are there already.
     pub fixed: bool,
     /// Another declaration's comment answers for it (accessors, overload stubs).
     pub answered: bool,

@@ -53,6 +53,8 @@ fn callable<'t>(
     } else {
         Name::new(walk.text(path.last).trim_matches(['"', '\'']))
     };
+    // What the language calls by itself has its meaning from there: `__index`, `__call`.
+    declaration.unasked |= declaration.name.as_str().starts_with("__");
     declaration.body = crate::model::Body::Present;
     declaration.header_end =
         walk.field(function, "parameters").map_or(declaration.header_end, |list| walk.span(list).end);

@@ -479,6 +479,8 @@ pub(super) fn field<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Script)
         declaration.signature.type_parameters = type_parameters(walk, ty);
         declaration.signature.parameters = parameters(walk, ty);
         exempt_event(&mut declaration);
+        // A property's comment says what it is for, and rarely what whoever calls it passes.
+        declaration.fixed = true;
         declaration.signature.returns = Returns { exempt: true, ..returns(walk, ty) };
         declaration.signature.hidden = false;
     }

@@ -9,13 +9,14 @@ use crate::reading::Given;
 static MARKS: LazyLock<AhoCorasick> = LazyLock::new(|| {
     AhoCorasick::new([
         "@", "sending ", "nonisolated(unsafe)", "[~", "(~", ": {", "where\n", "where\r\n", "where ",
-        "associatedtype ", "};",
+        "associatedtype ", "};", "(_:", ", _:",
     ])
     .expect("plain words compile")
 });
 
 /// Gives the grammar a text without
-/// - attributes in front of parameters;
+/// - attributes in front of parameters and types, and those that speak to the compiler alone;
+/// - labels without a name in the types of functions;
 /// - the words `sending` and `nonisolated(unsafe)`;
 /// - a prefix `~` that opens a list;
 /// - line breaks in front of the label of a trailing closure, and in the constraints of an initialiser;
@@ -30,6 +31,7 @@ pub(super) fn mask(text: &str) -> Given<'_> {
         let before = text[..start].trim_end();
         match found.pattern().as_u32() {
             0 if before.ends_with(['(', ','])
+                || text[found.end()..].starts_with("_specialize(")
                 || blanks.last().is_some_and(|last| last.end == before.len()) =>
             {
                 blanks.extend(attribute(text, start))
@@ -42,6 +44,8 @@ pub(super) fn mask(text: &str) -> Given<'_> {
             5 => breaks.extend(break_before_label(text, start)),
             6..=8 => breaks.extend(constraints(text, start)),
             9 => ends.extend(further_conformances(text, found.end())),
+            11 | 12 if labels_type(text, start) => blanks.push(found.end() - 2..found.end()),
+            11 | 12 => {}
             _ => {
                 // What stands behind the brace of a body ends nothing more.
                 let behind = text[found.end()..].trim_start_matches([' ', '\t']);
@@ -65,6 +69,24 @@ pub(super) fn mask(text: &str) -> Given<'_> {
     // Only line breaks were written over.
     String::from_utf8(bytes).map_or(given, Given::replaced)
 }
+
+/// Tells whether a list that `at` stands in is that of a function's type, `(_: String) -> Void`, and not that of a function: what
+/// stands in front of it is no name.
+fn labels_type(text: &str, at: usize) -> bool {
+    let mut depth = 0_i32;
+    let before = text.get(..at + 1).unwrap_or_default();
+    let opening = before.char_indices().rev().take(LONGEST_LIST).find(|&(_, c)| {
+        depth += i32::from(c == '(') - i32::from(c == ')');
+        depth > 0
+    });
+    opening.is_some_and(|(open, _)| {
+        let ahead = text[..open].trim_end();
+        ahead.ends_with([':', '(', ',', '=']) || ahead.ends_with("->") || ahead.ends_with("@escaping")
+    })
+}
+
+/// How far back the beginning of a list is looked for, in characters.
+const LONGEST_LIST: usize = 400;
 
 /// Returns the white space between the brace that ends one trailing closure and the label of the next, `colon` being
 /// behind that: `Button { … }`, `label: { … }`.
@@ -114,5 +136,7 @@ fn attribute(text: &str, start: usize) -> Option<std::ops::Range<usize>> {
         }
     }
     let follows = rest[end..].trim_start();
-    follows.starts_with(|c: char| c.is_alphabetic() || matches!(c, '_' | '@')).then(|| start..start + 1 + end)
+    let has_arguments = rest[..end].ends_with(')');
+    let goes_on = |c: char| c.is_alphabetic() || matches!(c, '_' | '@') || (c == '(' && has_arguments);
+    follows.starts_with(goes_on).then(|| start..start + 1 + end)
 }

@@ -19,4 +19,16 @@ local handlers = {
   [1] = function(x) end,
 }
 M.handlers = handlers
+
+--- A scale of its own.
+local Scale = setmetatable({}, {
+  __call = function(_, crate)
+    return crate
+  end,
+})
+
+function Scale.__index(scale, key)
+  return scale[key]
+end
+
 return M

@@ -84,3 +84,19 @@ public class Press {
 
 @available(*, deprecated, message: "use Press")
 public class OldPress {};
+
+/// A scale that tells.
+public class TellingScale {
+    /// Who is told.
+    public var told: ((_: String) -> Void)?
+    let adds: (_: String, _: Int) -> Void
+
+    /// Weighs what is handed on.
+    ///
+    /// - Parameter each: called for each
+    @_specialize(kind: partial, where Load == Float)
+    @_specialize(kind: partial, where Load == Double)
+    public func weigh<Load>(_ each: (_: Load, _: Int) -> Void, load: Load) {}
+
+    public func tare(_: Int, to _: Int) {}
+}

@@ -44,3 +44,17 @@ export interface Weighers {
 export interface Packs {
   <C>(crate: C): C;
 }
+
+/** What a press is told. */
+export interface PressOptions {
+  /**
+   * Handles what the press spills. Writes it down unless another is given.
+   */
+  spilled?: (crate: string, load: number) => void;
+  /**
+   * Chooses the scale. The first one is taken unless another is given.
+   *
+   * @param crate what is weighed
+   */
+  scale?: (crate: string, load: number) => number;
+}
