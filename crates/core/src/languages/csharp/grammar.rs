@@ -33,6 +33,30 @@ static BRACES: Braces = Braces {
     parts: Some(&[]),
 };
 
+/// Finds the lines that speak to the compiler in words of its own, `#pragma warning suppress 56500`: the grammar knows only those
+/// of the standard (ECMA-334, 6.5.9 leaves the rest to each compiler).
+fn pragmas(text: &str) -> impl Iterator<Item = Range<usize>> {
+    text.match_indices("#pragma").filter_map(|(at, _)| {
+        let opens = text[..at].rsplit('\n').next().is_some_and(|before| before.trim().is_empty());
+        let line = text[at..].split(['\r', '\n']).next().unwrap_or_default();
+        let known = ["warning disable", "warning restore", "checksum"];
+        let words = line["#pragma".len()..].trim_start();
+        (opens && !known.iter().any(|known| words.starts_with(known))).then(|| at..at + line.len())
+    })
+}
+
+/// Finds where words are names that have a meaning in other places (ECMA-334, 6.4.4): `if (async)`, `return required;`.
+fn words_that_name(text: &str) -> Vec<usize> {
+    let is_name = |c: char| c.is_alphanumeric() || c == '_';
+    let words = ["async", "required"].into_iter().flat_map(|word| text.match_indices(word));
+    let names = words.filter(|(at, word)| {
+        let behind = &text[at + word.len()..];
+        !text[..*at].ends_with(is_name)
+            && behind.trim_start().starts_with([')', ',', ';', '?', '.', '&', '|', ':', '!', '=', '/', '}'])
+    });
+    names.map(|(at, _)| at).collect()
+}
+
 /// Finds what is assigned to the result of a call with `ref`, on lines with an error: the grammar reads no
 /// assignment there (ECMA-334, 12.21.2 allows it to a reference that is returned).
 fn values_of_called(text: &str, errors: &[Span]) -> Vec<Range<usize>> {
@@ -77,8 +101,22 @@ impl Grammar for CSharpGrammar {
         let mut blanks = pointers::dereferences(text);
         // The grammar reads no `partial` behind `ref` (ECMA-334, 16.2.2 allows it).
         blanks.extend(text.match_indices("ref partial struct ").map(|(at, _)| at..at + "ref".len()));
+        // Nor `unsafe` in front of what ends an object.
+        blanks.extend(text.match_indices("unsafe ~").map(|(at, _)| at..at + "unsafe".len()));
+        blanks.extend(pragmas(text));
         blanks.sort_by_key(|blank| blank.start);
-        (!blanks.is_empty()).then(|| Given::with_blanks(text, &blanks))
+        let names = words_that_name(text);
+        if names.is_empty() {
+            return (!blanks.is_empty()).then(|| Given::with_blanks(text, &blanks));
+        }
+        let mut bytes = Given::with_blanks(text, &blanks).text().as_bytes().to_vec();
+        for at in names {
+            if bytes[at] != b' ' {
+                bytes[at] = b'_';
+            }
+        }
+        // One letter became another.
+        String::from_utf8(bytes).ok().map(Given::replaced)
     }
 
     fn mask_again<'s>(&self, text: &'s str, errors: &[Span], attempt: usize) -> Option<Given<'s>> {

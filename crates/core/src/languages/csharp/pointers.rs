@@ -19,6 +19,24 @@ pub(super) fn dereferences(text: &str) -> Vec<Range<usize>> {
                 let end = text[at..].find([';', '{', '}', '\n']).map(|end| at + end);
                 out.extend(end.filter(|&end| bytes[end] == b';').map(|end| at..end));
             }
+            _ if is_assignment(text, at) => {
+                let end = text[at..].find(';').map_or(at, |end| at + end);
+                out.push(at..end);
+            }
+            // No product is assigned to: `if (x) *(p++) = 1;`.
+            Some(sign)
+                if behind == b'('
+                    && (sign == b')' || before.ends_with("else"))
+                    && is_assigned(&text[at + 1..]) =>
+            {
+                let end = text[at..].find([';', '\n']).map_or(at, |end| at + end);
+                out.push(at..end);
+            }
+            Some(b'(') if text[at + 1..].starts_with("--") || text[at + 1..].starts_with("++") => {
+                out.push(at..at + 1);
+            }
+            // Nor is an object multiplied: `(T)(object)*(p + 1)`.
+            Some(b')') if behind == b'(' && before.ends_with("(object)") => out.push(at..at + 1),
             Some(sign) if behind == b'(' && (b"=(,&|+-!<>?:[~^%".contains(&sign) || leads(before)) => {
                 out.push(at..at + 1);
             }
@@ -26,6 +44,24 @@ pub(super) fn dereferences(text: &str) -> Vec<Range<usize>> {
         }
     }
     out
+}
+
+/// Tells whether what stands in brackets at the beginning of a text is assigned to.
+fn is_assigned(text: &str) -> bool {
+    let inner = text.trim_start_matches(' ').strip_prefix('(').and_then(|inner| inner.split_once(')'));
+    inner.is_some_and(|(inside, behind)| {
+        !inside.contains(['(', '\n']) && behind.trim_start_matches(' ').starts_with("= ")
+    })
+}
+
+/// Tells whether a line that a star begins assigns to what it points at, `*(p++) = 1;`, which no product does.
+fn is_assignment(text: &str, at: usize) -> bool {
+    let opens = text[..at].rsplit('\n').next().is_some_and(|before| before.trim().is_empty());
+    let line = text[at..].split('\n').next().unwrap_or_default();
+    let statement = line.split_once(';').map_or("", |(statement, _)| statement);
+    opens
+        && text[at + 1..].starts_with(|c: char| c.is_alphabetic() || matches!(c, '(' | '*' | '_'))
+        && statement.contains("= ")
 }
 
 fn is_of_name(byte: u8) -> bool {
@@ -51,6 +87,9 @@ mod tests {
         assert_eq!(found("int i = *(int*)p;"), ["*"]);
         assert_eq!(found("{ *(int*)p = 3; x(); }"), ["*(int*)p = 3"]);
         assert_eq!(found("; *p++ = 1; return *(int*)p == 3;"), ["*p++ = 1", "*"]);
+        assert_eq!(found("if (x) // it\n  *(p++) = (byte)(i >> 8); // there"), ["*(p++) = (byte)(i >> 8)"]);
+        assert_eq!(found("if (x > 3) *(p++) = 1; if (*--p == 2) y();"), ["*(p++) = 1", "*"]);
+        assert!(found("int i = a\n  * (b + c);").is_empty());
         assert!(found("int i = a * (b + c); int* q = (int*)p; byte b = *p;").is_empty());
     }
 }

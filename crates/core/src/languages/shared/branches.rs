@@ -23,35 +23,52 @@ pub(in crate::languages) fn first_branches<'s>(
         errors.iter().any(|error| (error.start as usize) < reach && start <= error.end as usize)
     };
     let mut blanks = Vec::new();
-    for group in groups(text).into_iter().filter(|group| group.len() > 1 && (all || touched(group))) {
-        let last = group.len() - 1;
-        if is_never(&text[group[0].clone()]) {
-            // What never counts is no branch: the next one is the first.
-            blanks.push(group[0].start..group[1].end);
-            blanks.extend((last > 1).then(|| group[2].start..group[last].end));
-            continue;
+    let mut kept: Vec<Range<usize>> = std::iter::once(0..text.len()).collect();
+    // What holds for one group holds for all: where `#if PRESS` is kept, `#if !PRESS` is not.
+    let mut held: Vec<&str> = Vec::new();
+    while let Some(branch) = kept.pop() {
+        let chosen = |group: &Group| group.len() > 1 && (all || touched(group));
+        for group in groups(text, branch).into_iter().filter(chosen) {
+            let last = group.len() - 1;
+            let condition = condition(&text[group[0].clone()]);
+            let denied = |held: &&str| {
+                condition.strip_prefix('!').is_some_and(|bare| bare.trim() == *held)
+                    || held.strip_prefix('!').is_some_and(|bare| bare.trim() == condition)
+            };
+            if matches!(condition, "false" | "0") || held.iter().any(denied) {
+                // What never counts is no branch: the next one is the first.
+                blanks.push(group[0].start..group[1].end);
+                if last > 1 {
+                    kept.push(group[1].end..group[2].start);
+                    blanks.push(group[2].start..group[last].end);
+                }
+                continue;
+            }
+            held.push(condition);
+            blanks.push(group[0].clone());
+            // What is kept may have groups of its own.
+            kept.push(group[0].end..group[1].start);
+            // Everything from the second directive to the last is another branch, or a directive.
+            blanks.push(group[1].start..group[last].end);
         }
-        blanks.push(group[0].clone());
-        // Everything from the second directive to the last is another branch, or a directive.
-        blanks.push(group[1].start..group[last].end);
     }
+    blanks.sort_by_key(|blank| blank.start);
     (!blanks.is_empty()).then(|| Given::with_blanks(text, &blanks))
 }
 
-/// Tells whether a directive's condition never holds.
-fn is_never(directive: &str) -> bool {
-    let condition =
-        directive.trim().trim_start_matches('#').trim_start().strip_prefix("if").unwrap_or_default();
-    matches!(condition.split("//").next().unwrap_or_default().trim(), "false" | "0")
+/// Returns the condition of a directive that opens a group, without a remark behind it.
+fn condition(directive: &str) -> &str {
+    let behind = directive.trim().trim_start_matches('#').trim_start().strip_prefix("if").unwrap_or_default();
+    behind.split("//").next().unwrap_or_default().trim()
 }
 
-/// Finds the outermost groups.
-fn groups(text: &str) -> Vec<Group> {
+/// Finds the outermost groups of a part of a text.
+fn groups(text: &str, part: Range<usize>) -> Vec<Group> {
     let mut out = Vec::new();
     let mut current: Group = Vec::new();
     let mut depth = 0_usize;
-    let mut at = 0;
-    for line in text.split_inclusive('\n') {
+    let mut at = part.start;
+    for line in text[part].split_inclusive('\n') {
         let range = at..at + line.len();
         at += line.len();
         let Some(directive) = line.trim_start().strip_prefix('#') else { continue };
