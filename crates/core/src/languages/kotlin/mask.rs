@@ -120,7 +120,8 @@ fn blank(part: &mut [u8]) {
 }
 
 /// Gives the grammar a text in which the last member of a class on one line ends with a semicolon, as without
-/// one it reads on past the brace, and no comma stands behind the last type of a list. Nothing when there is neither.
+/// one it reads on past the brace, no comma stands behind the last type of a list, and no `suspend` in front of a lambda.
+/// Nothing when there is none of these.
 pub(super) fn in_plainer_forms(text: &str) -> Option<Given<'_>> {
     let given = mask(text);
     let mut bytes = given.text().as_bytes().to_vec();
@@ -132,6 +133,10 @@ pub(super) fn in_plainer_forms(text: &str) -> Option<Given<'_>> {
             bytes[before.len() - 1] = b' ';
             changed = true;
         }
+    }
+    for (at, word) in text.match_indices("suspend").filter(|(at, _)| text[at + 7..].starts_with(" {")) {
+        bytes[at..at + word.len()].fill(b' ');
+        changed = true;
     }
     for line in text.split_inclusive('\n') {
         let bare = line.trim_end();

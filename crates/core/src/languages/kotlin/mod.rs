@@ -21,6 +21,7 @@ use crate::reading::{
     CommentForm, Demand, Deprecation, Examples, Given, Grammar, GrammarReader, Language, Next, Owe, Scope,
     Vocabulary, Walk, kinds,
 };
+use crate::text::Span;
 
 /// Kotlin.
 pub(super) static KOTLIN: Language = Language {
@@ -137,6 +138,11 @@ impl Grammar for KotlinGrammar {
 
     fn plainer<'s>(&self, text: &'s str) -> Option<Given<'s>> {
         mask::in_plainer_forms(text)
+    }
+
+    fn mask_again<'s>(&self, text: &'s str, _errors: &[Span], attempt: usize) -> Option<Given<'s>> {
+        // What annotations are passed adds to what a text could be, until the grammar gives up.
+        (attempt == 0).then(|| mask::without_annotations(text)).flatten()
     }
 
     fn is_misread(&self, root: Node<'_>, _given: &str) -> bool {
