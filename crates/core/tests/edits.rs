@@ -200,6 +200,19 @@ fn recast_docstrings_come_back_as_they_were() {
 }
 
 #[test]
+fn a_second_list_that_text_leads_to_joins_no_first() {
+    let fields = "def f(*args):\n    \"\"\"Cuts it.\n\n    :param name: of the piece\n\n    Or give its sides:\n\n    :param left: in mm\n    :param right: in mm\n    \"\"\"\n";
+    let settings = testing::settings("");
+    let sample = Sample { name: "sides.py".to_owned(), text: fields.to_owned(), config: String::new() };
+    let file = read(&sample, fields, &settings).expect("it is Python");
+    for target in TARGETS.iter().filter(|target| **target != "rest") {
+        let there = recast(&file, target).expect("it has a docstring");
+        assert!(there.changed.is_empty() && there.text == fields, "{target}: {}", there.text);
+        assert!(there.left[0].reason.contains("second list"), "{target}: {}", there.left[0].reason);
+    }
+}
+
+#[test]
 fn keyword_entries_stay_keyword_entries() {
     let fields = "def f(a, **more):\n    \"\"\"Send it.\n\n    :param a: what\n    :keyword bool slow: as it comes\n    \"\"\"\n";
     let written = [

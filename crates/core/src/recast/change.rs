@@ -68,6 +68,13 @@ pub fn recast(file: &FileReading<'_>, notation: &str) -> Option<Recast> {
             out.left.push(Left { declaration: id, reason });
             continue;
         }
+        if introduces_a_list(&found) {
+            let reason = "text leads to its second list of parameters, which would be joined with the first; write that \
+                          list as text"
+                .to_owned();
+            out.left.push(Left { declaration: id, reason });
+            continue;
+        }
         let (meant, told) = sayable(target, found);
         let written = write(target, &meant, file.source.step());
         let edit = edit(file, doc, first, &written.lines);
@@ -78,6 +85,16 @@ pub fn recast(file: &FileReading<'_>, notation: &str) -> Option<Recast> {
     }
     settle(file, notation, &expected, &mut out);
     Some(out)
+}
+
+/// Tells whether text between two lists of parameters leads to the second: "Alternatively, give its sides:".
+fn introduces_a_list(parts: &[Part]) -> bool {
+    let is_list = |part: &Part| matches!(part, Part::Entries(group) if group.kind == EntryKind::Param);
+    parts.windows(3).any(|three| {
+        let leads =
+            matches!(&three[1], Part::Text(lines) if lines.last().is_some_and(|line| line.ends_with(':')));
+        leads && is_list(&three[0]) && is_list(&three[2])
+    })
 }
 
 /// Each row from `first` on must be a line of its own.
