@@ -120,8 +120,8 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         "this is safe", "matching ", "avoid ", "avoids ", "make sure ", "makes sure ", "appears ",
         "defined in ", "remove in ", "removed in ", "warning", "caution", "attention", "according to ",
         "passing ", "depending on ", "use ", "tested ", "this file ", "this header ", "currently", "still ",
-        "this uses ", "all known ", "move somewhere ", "move elsewhere", "default empty ", "require ",
-        "this declaration ", "this definition ",
+        "this uses ", "this is used for ", "all known ", "move somewhere ", "move elsewhere",
+        "default empty ", "require ", "this declaration ", "this definition ",
     ]
     .iter()
     .any(|words| leads.starts_with(words))
@@ -220,8 +220,9 @@ fn speaks_of_several(lower: &str) -> bool {
     let opens = words.first().is_some_and(|word| {
         groups.contains(word) || (plural(word) && words.get(1).is_some_and(|next| linked(next)))
     });
-    // "Crates and scales are plain data" speaks of neither as the declaration.
-    let several = words.iter().skip(1).take(3).any(|word| *word == "are");
+    // "Crates and scales are plain data", "Press and Scale do the same" speak of neither as the declaration.
+    let several = words.iter().skip(1).take(3).any(|word| *word == "are")
+        || (words.get(1), words.get(3)) == (Some(&"and"), Some(&"do"));
     // "Define the most common types"
     let defines =
         words.first().is_some_and(|word| matches!(*word, "define" | "defines" | "declare" | "declares"))
@@ -359,6 +360,7 @@ mod tests {
         assert!(!reads_like_a_description("// This is for internal use only. Don't call it"));
         assert!(!reads_like_a_description("// This one is needed to weigh twice"));
         assert!(!reads_like_a_description("// Move somewhere else."));
+        assert!(!reads_like_a_description("// PressLock and TankLock do the same, for both"));
         assert!(!reads_like_a_description("/* STONE not supported by this scale */"));
     }
 

@@ -17,7 +17,14 @@ impl<'s> Pass<'s> {
         self.plainer(&self.items(head));
         let mut names = Vec::new();
         self.mask_before_attributed_friend(head);
-        let has_destructor = head.iter().any(|&at| self.code[at].is(b'~'));
+        // The sign of a value has another in front, `flags&~OPEN`, that of a destructor a word or a colon.
+        let is_begun = |number: usize| {
+            number == 0
+                || !self.head_word(head, number - 1).is_empty()
+                || self.head_is(head, number - 1, b':')
+        };
+        let has_destructor =
+            (0..head.len()).any(|number| self.head_is(head, number, b'~') && is_begun(number));
         let mut number = 0;
         while number < head.len() {
             let word = self.head_word(head, number);
