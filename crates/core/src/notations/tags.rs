@@ -295,7 +295,10 @@ fn describe_below(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, &str
     };
     for (number, &(at, name)) in opens.iter().enumerate() {
         let next = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
-        let below = (at + 1 < next && ONE_WORD.contains(&name)).then_some(at + 1);
+        // What there is to see has often no more than its name.
+        let behind = &lines.text(at)[offset_behind(lines, at, name)..];
+        let one_word = ONE_WORD.contains(&name) || name == "see" && behind.split_whitespace().count() == 1;
+        let below = (at + 1 < next && one_word).then_some(at + 1);
         let below = below.filter(|&row| !lines.is_blank(row) && lines.indent(row) <= lines.indent(at));
         if let Some(row) = below.or_else(|| (at + 1..next).find(|&row| stands_apart(at, row))) {
             super::summary::describe_from(doc, lines, (row, 0), next);

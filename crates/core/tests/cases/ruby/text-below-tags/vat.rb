@@ -27,3 +27,14 @@ end
 #   Stack.new
 class Stack
 end
+
+# Opens vats.
+class Opener
+  # @see Vat#fill
+  # Opens a vat and fills it up to a level.
+  # @param [Integer] level in litres
+  # @return [Vat] the open vat
+  def open(level)
+    @level = level
+  end
+end
