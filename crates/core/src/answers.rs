@@ -47,12 +47,12 @@ pub(crate) fn names_a_value(summary: &str) -> bool {
     let (first, second, third) = (words.next(), words.next(), words.next());
     const VALUES: &[&str] = &[
         "number", "count", "amount", "sum", "list", "set", "index", "size", "length", "name", "names",
-        "value", "average", "mean", "maximum", "minimum", "position",
+        "value", "average", "mean", "maximum", "minimum", "position", "information",
     ];
     let counts = |word: Option<&str>| word.is_some_and(|word| VALUES.contains(&word));
     let asks = matches!(
         first,
-        Some("check" | "checks" | "test" | "tests" | "tell" | "tells" | "determine" | "determines")
+        Some("check" | "checks" | "test" | "tests" | "tell" | "tells" | "determine" | "determines" | "see")
     );
     // "A crate as a float": what comes back, where it is not said what the callable is.
     let mut opening = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty()).take(8);
@@ -66,7 +66,7 @@ pub(crate) fn names_a_value(summary: &str) -> bool {
         || is_part
         || (asks && matches!(second, Some("if" | "whether")))
         || (first == Some("the") && counts(second) && third == Some("of"))
-        || (counts(first) && second == Some("of"))
+        || (counts(first) && matches!(second, Some("of" | "about")))
 }
 
 /// What a callable may be called by its own comment.
@@ -86,7 +86,8 @@ const HELPING: &[&str] =
 pub(crate) fn sentence_answers(text: &str) -> bool {
     const PHRASES: &[&str] = &[
         " is returned", " are returned", " be returned", "he returned ", "eturn value is ",
-        "eturn value will ", "eturn value indicates ", "eturn NULL", "eturns NULL",
+        "eturn value will ", "eturn value indicates ", "eturn NULL", "eturns NULL", " returning a ",
+        " returning an ", " returning the ",
     ];
     if says_what_it_serves_as(text) {
         return true;
@@ -238,6 +239,7 @@ mod tests {
         assert!(!sentence_answers("Tares it before this method returns what it has."));
         assert!(sentence_answers("ensures - the scale is level - returns its load"));
         assert!(!sentence_answers("Weighs it and returns."));
+        assert!(sentence_answers("An extended version of map() returning a list."));
         assert!(sentence_answers("Weighs it.\nweigh() returns the load."));
         assert!(!sentence_answers("Weighs it until press() returns the load."));
         assert!(sentence_answers("A factory method that returns the scale of a hall."));
@@ -250,6 +252,9 @@ mod tests {
         assert!(names_a_value("The number of crates on it."));
         assert!(names_a_value("Checks whether it is full."));
         assert!(!names_a_value("Checks the scale."));
+        assert!(names_a_value("See if it is full."));
+        assert!(!names_a_value("See the scale."));
+        assert!(names_a_value("Information about the load, if there is one."));
         assert!(!names_a_value("The number is weighed."));
     }
 

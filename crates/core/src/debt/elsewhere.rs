@@ -189,12 +189,17 @@ fn differs_from_another(text: &str) -> bool {
 /// Tells whether a sentence of a text, in lower case, says of what is declared that it is the same as another, and no more:
 /// "Same as `weigh_all()`", "Works like `weigh`."
 fn equals_another(text: &str) -> bool {
-    const EQUALS: &[&str] =
-        &["same as ", "works like ", "works exactly like ", "behaves like ", "behaves exactly like "];
+    const EQUALS: &[&str] = &[
+        "same as ", "works like ", "works exactly like ", "works the same way as ", "behaves like ",
+        "behaves exactly like ",
+    ];
     let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". ")).map(str::trim);
     let mut ends =
         sentences.filter_map(|sentence| EQUALS.iter().find_map(|words| sentence.strip_prefix(words)));
-    ends.any(|other| !other.trim().is_empty() && other.split_whitespace().count() == 1)
+    ends.any(|other| {
+        let other = other.split_once(", but ").map_or(other, |(other, _)| other);
+        other.split_whitespace().count() == 1
+    })
 }
 
 /// What arguments are called.
@@ -285,6 +290,7 @@ mod tests {
         assert!(left("As tip(), but weighs it twice. It is slow. ", true).all);
         assert!(!left("As tip() does, but slowly. It is weighed. ", true).all);
         assert!(left("Weighs. Works like :func:`weigh`. ", false).all);
+        assert!(left("Weighs. Works the same way as weigh, but twice. ", false).all);
         assert!(left("Weighs. See the help on the \u{201c}weigh\u{201d} function for details. ", false).all);
         assert!(sends_elsewhere("weighs a crate. see weigh_all() for more details. ", any));
         assert!(sends_elsewhere("weighs a crate. \n for further information, see `weigh`.", any));

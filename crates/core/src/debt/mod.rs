@@ -111,8 +111,9 @@ impl Debt {
             let whole = debtor.source.slice(doc.span);
             // "Yields each crate" tells what an iterator gives that was made elsewhere.
             let iterator = debtor.signature.returns.ty.map_or("", |ty| debtor.source.slice(ty));
-            let iterates = iterator.contains("Iter") || iterator.contains("Generator");
-            returns &= !(by_text && (sentence_answers(&text) || iterates && speaks_of_yielding(&text)));
+            let is_iterator = iterator.contains("Iter") || iterator.contains("Generator");
+            let tells_each = || speaks_of_yielding(&text) || iterates(&summary);
+            returns &= !(by_text && (sentence_answers(&text) || is_iterator && tells_each()));
             thrown.retain(|&at| {
                 let thrown = &debtor.signature.throws[at];
                 !named || has_entry(doc, thrown) || !names_exception((&text, whole), thrown)

@@ -15,7 +15,7 @@ pub(super) fn spoken_of(text: &str) -> Vec<&str> {
 }
 
 /// Returns the names that a line sets apart from its words: `load` in grave accents, bars, asterisks, quotation marks or
-/// brackets with a letter in front (`I{load}`, `C<load>`).
+/// brackets with a letter in front (`I{load}`, `C<load>`), and in parentheses what no word looks like (`(net_load)`).
 pub(super) fn set_apart(line: &str) -> impl Iterator<Item = &str> {
     let parts = words(line).filter(|&(before, name, after)| {
         let signs = before.strip_suffix("**").or_else(|| before.strip_suffix('*')).unwrap_or(before);
@@ -33,6 +33,7 @@ pub(super) fn set_apart(line: &str) -> impl Iterator<Item = &str> {
         signs.ends_with('`') && after.starts_with('`')
             || around("|", "|")
             || around("*", "*")
+            || name.contains('_') && around("(", ")")
             || quoted("'", "'")
             || quoted("\"", "\"")
             || quoted("\u{201c}", "\u{201d}")
@@ -183,7 +184,10 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
     // Where there are no entries, a sentence may speak of a parameter that it marks, wherever it begins.
     let in_sentences = move |(&line, _): (&Span, u32)| {
         let line = source.slice(line);
-        let rest = line.match_indices(". ").filter(move |_| !has_entries).map(move |(at, _)| &line[at + 2..]);
+        let rest = line
+            .match_indices(". ")
+            .filter(move |_| !has_entries)
+            .map(move |(at, _)| line[at + 2..].trim_start());
         rest.filter_map(|sentence| {
             // No sentence begins with a small letter but one that begins with a name.
             let opens = |c: char| matches!(c, '`' | '*') || c.is_lowercase();

@@ -120,6 +120,10 @@ fn read_items(doc: &mut DocComment, lines: &Lines<'_>, kind: EntryKind, (heading
             doc.entries.push(found);
             continue;
         }
+        // What leads to a literal block (reStructuredText, "Literal Blocks") names nothing.
+        if text.ends_with("::") {
+            continue;
+        }
         let below = (row + 1..upto).find(|&below| !lines.is_blank(below));
         let lists = below.is_some_and(|below| lines.trimmed(below).starts_with(['-', '*']));
         if text.strip_suffix(':').is_some_and(|text| sections::is_title(text) || lists && is_heading(text)) {

@@ -145,3 +145,23 @@ class Press:
         And returns a number. It is called for later.
         """
         return 1
+
+
+def load_hall(path):
+    """Load a hall.
+
+    Parameters
+    ----------
+    path
+        Where it is.
+
+
+    Consider the following example ...
+
+
+    hall.north.txt::
+
+        crates
+
+    """
+    print(path)

@@ -141,3 +141,40 @@ def hoist(load, height):
 def plain(load, height):
     """Hoist a load. The load and the height are both plain words here."""
     print(load)
+
+
+def read_scale(net_load=2, tare=True):
+    """Read up to so many digits (net_load) of the scale. It is slow.  If tare is a
+    number, that is taken off. Not all scales (crate) tell.
+    """
+    print(net_load)
+
+
+def crates_of(hall, strict) -> Iterator[str]:
+    """Iterates over all crates of a hall.
+
+    :param hall: where they are
+    :param strict: whether all of it counts
+    """
+    return hall.crates
+
+
+def is_marked(crate):
+    """See if a crate is marked.
+
+    It is looked at from all sides.
+    """
+    return crate
+
+
+def loads(press, crates):
+    """An extended version of map() returning a list.
+    The crates are loads."""
+    return [press, crates]
+
+
+def lookup(name, default=None):
+    """Looks up a crate.
+
+    Works the same way as getattr, but returns what is given where there is none"""
+    return name or default
