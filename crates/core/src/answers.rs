@@ -115,8 +115,11 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
         // "weigh() returns the load".
         let sentence = before.rsplit(['\n', '.', '!', '?', ';']).next().unwrap_or_default().trim();
         let called = sentence.ends_with("()") && !sentence.contains(' ');
+        // "Dict-like items() that returns a list", "Weigh call returns the load".
+        let few = sentence.split_whitespace().count() < 5;
+        let called = called || few && (sentence.ends_with("() that") || sentence.ends_with(" call"));
         let opening =
-            before.rsplit(['\n', '.', ':', '!', '?', ';', ')', '>', '-']).next().unwrap_or_default();
+            before.rsplit(['\n', '.', ':', '!', '?', ';', '(', ')', '>', '-']).next().unwrap_or_default();
         let opening = opening.trim_start().to_ascii_lowercase();
         // `@post Returns the load.`
         let tag = opening.rsplit_once(['@', '\\']).map_or(" ", |(_, tag)| tag.trim_end());
@@ -173,7 +176,7 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             || subjects.contains(&opening)
             || subjects.contains(&bare)
             // "Given a crate, it returns its load."
-            || opening.ends_with(", it ");
+            || bare.ends_with(", it ");
         opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
     })
 }
@@ -227,6 +230,7 @@ mod tests {
         assert!(sentence_answers("When it is empty, zero is returned."));
         assert!(sentence_answers("If it returns \"true\", the crate is full."));
         assert!(sentence_answers("Given a crate, return its load."));
+        assert!(sentence_answers("If it is weighed, it should return 0."));
         assert!(!sentence_answers("Weighs it and returns to the start."));
         assert!(sentence_answers("Weighs it. And returns its load."));
         assert!(sentence_answers("If it is empty, then this method returns zero."));
@@ -239,6 +243,10 @@ mod tests {
         assert!(!sentence_answers("Tares it before this method returns what it has."));
         assert!(sentence_answers("ensures - the scale is level - returns its load"));
         assert!(!sentence_answers("Weighs it and returns."));
+        assert!(sentence_answers("Weighs it (and returns the load)."));
+        assert!(sentence_answers("Dict-like items() that returns a list of loads."));
+        assert!(sentence_answers("Weighs it. Weigh call returns the load."));
+        assert!(!sentence_answers("The scale that hangs there weighs until the call returns the load."));
         assert!(sentence_answers("An extended version of map() returning a list."));
         assert!(sentence_answers("Weighs it.\nweigh() returns the load."));
         assert!(!sentence_answers("Weighs it until press() returns the load."));

@@ -5,7 +5,7 @@ use crate::model::Variadic;
 /// Parts of words without which a comment sends its reader nowhere: one of them is in each phrase below.
 const REFERRING: &[&[u8]] = &[
     b"same", b"Same", b"ocument", b"escri", b"etails", b"nformation", b"lias ", b"rameters as",
-    b"guments as", b"as per ", b", but ", b", except ", b", only ", b"dentical", b"hortcut for",
+    b"guments as", b"as per ", b", but ", b", except ", b", only ", b"dentical", b"hortcut ",
     b"horthand for", b"hort for", b"quivalent ", b"supported", b"ike `", b"ike [`", b"ike :", b"ike {@",
     b"ike in ", b"for the parameters", b"for the arguments", b"meaning", b"ynonym ", b"ee `", b"ee :",
     b"ee {@",
@@ -26,6 +26,7 @@ const WHOLE_ELSEWHERE: &[&str] = &[
     "is an alias of ",
     "convenient alias for ",
     "is a shortcut for ",
+    "is a shortcut to ",
     "is a shorthand for ",
     "is shorthand for ",
     "synonym for ",
@@ -89,7 +90,12 @@ const PARAMS_ELSEWHERE: &[&str] = &[
 /// `weigh`", "See PressScale for more info on the parameters".
 fn sends_elsewhere(text: &str, wanted: impl Fn(&str) -> bool) -> bool {
     let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". "));
-    let mut sentences = sentences.map(|one| one.trim().trim_start_matches("<p>").trim_end_matches('.'));
+    let sentences = sentences.map(|one| one.trim().trim_start_matches("<p>").trim_end_matches('.'));
+    // "…, see `weigh` for details"
+    let mut sentences = sentences.flat_map(|one| {
+        let last = one.rfind(", see ").map(|comma| &one[comma + 2..]);
+        [Some(one), last].into_iter().flatten()
+    });
     sentences.any(|sentence| {
         let lower = sentence.to_ascii_lowercase();
         let is_type = |place: &str| {
@@ -302,6 +308,7 @@ mod tests {
         assert!(!sends_elsewhere("weighs a crate. for details on the law, see the handbook.", any));
         assert!(sends_elsewhere("Weighs a crate. See Scale.weigh() for description. ", any));
         assert!(!sends_elsewhere("weighs a crate. see the scale for its load.", any));
+        assert!(sends_elsewhere("Is `tip` for loads, see `tip` for details.", any));
         assert!(sends_elsewhere("Weighs a crate. See PressScale for more info on the loads. ", any));
         assert!(!sends_elsewhere("Weighs a crate. See Weigher for details.", any));
         assert!(!sends_elsewhere("see [weigher 1987] for details.", any));
