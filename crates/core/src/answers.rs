@@ -112,12 +112,8 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
         if !capital && !text[..at].ends_with('r') {
             return false;
         }
-        // "weigh() returns the load".
-        let sentence = before.rsplit(['\n', '.', '!', '?', ';']).next().unwrap_or_default().trim();
-        let called = sentence.ends_with("()") && !sentence.contains(' ');
-        // "Dict-like items() that returns a list", "Weigh call returns the load".
-        let few = sentence.split_whitespace().count() < 5;
-        let called = called || few && (sentence.ends_with("() that") || sentence.ends_with(" call"));
+        let called =
+            ends_with_a_call(before.rsplit(['\n', '.', '!', '?', ';']).next().unwrap_or_default().trim());
         let opening =
             before.rsplit(['\n', '.', ':', '!', '?', ';', '(', ')', '>', '-']).next().unwrap_or_default();
         let opening = opening.trim_start().to_ascii_lowercase();
@@ -179,6 +175,16 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             || bare.ends_with(", it ");
         opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
     })
+}
+
+/// Tells whether the beginning of a sentence is the name of what is called: "weigh() returns the load", "Dict-like items() that
+/// returns a list", "Weigh call returns the load".
+fn ends_with_a_call(opening: &str) -> bool {
+    match opening.split_whitespace().count() {
+        0 | 1 => opening.ends_with("()"),
+        2..5 => opening.ends_with("() that") || opening.ends_with(" call"),
+        _ => false,
+    }
 }
 
 /// Tells whether a text says what the value is good for that comes back: "Can be used as a decorator or a context manager".

@@ -37,7 +37,7 @@ const WHOLE_ELSEWHERE: &[&str] = &[
 /// Words, in lower case, by which a comment without entries sends its reader to another's.
 const DOCUMENTED_ELSEWHERE: &[&str] = &[
     "see the documentation for ", "see the documentation of ", "see documentation for ",
-    "see documentation of ",
+    "see documentation of ", "equivalent to calling ",
 ];
 
 /// Words, in lower case, with which a comment begins that leaves all to another.
@@ -71,8 +71,8 @@ const PARAMS_ELSEWHERE: &[&str] = &[
     "for information on the parameters",
     "parameters are described in",
     "arguments are described in",
-    "parameters are documented in",
-    "arguments are documented in",
+    "parameters are documented ",
+    "arguments are documented ",
     "parameters are as per ",
     "arguments are as per ",
     // A section that begins so: "Parameters", a line across, "Like in `weigh`, except load".
@@ -205,7 +205,15 @@ fn equals_another(text: &str) -> bool {
     ends.any(|other| {
         let other = other.split_once(", but ").map_or(other, |(other, _)| other);
         other.split_whitespace().count() == 1
-    })
+    }) || sends_to_code_alone(text)
+}
+
+/// Tells whether the last sentence of a text, in lower case, is no more than where to look: "See :func:`weigh`."
+fn sends_to_code_alone(text: &str) -> bool {
+    let last = text.trim_end().rsplit('\n').next().unwrap_or_default();
+    let last = last.rsplit(". ").next().unwrap_or_default().trim().trim_end_matches('.');
+    let place = last.strip_prefix("see ");
+    place.is_some_and(|place| !place.contains(' ') && place.contains(['`', '(']))
 }
 
 /// What arguments are called.
@@ -295,6 +303,8 @@ mod tests {
         assert!(!left("Weighs. See the documentation of `scale.weigh()`. ", true).all);
         assert!(left("As tip(), but weighs it twice. It is slow. ", true).all);
         assert!(!left("As tip() does, but slowly. It is weighed. ", true).all);
+        assert!(left("Kept for old presses.\nSee :func:`weigh`. ", false).all);
+        assert!(!left("Weighs a crate.\nSee the press. ", false).all);
         assert!(left("Weighs. Works like :func:`weigh`. ", false).all);
         assert!(left("Weighs. Works the same way as weigh, but twice. ", false).all);
         assert!(left("Weighs. See the help on the \u{201c}weigh\u{201d} function for details. ", false).all);

@@ -78,7 +78,8 @@ fn ends_sentence(text: &str, at: usize) -> bool {
     !rest.trim_start().starts_with(char::is_lowercase)
 }
 
-/// Tells whether code fills in what stands for a line: `%(parameters)s`, `%(press.parameters)s`, `{parameters}`, `$parameters`.
+/// Tells whether code fills in what stands for a line: `%(parameters)s`, `%(press.parameters)s`, `{parameters}`, `$parameters`,
+/// `{{load: a number, optional}}`.
 pub(crate) fn is_filled_by_code(line: &str) -> bool {
     let line = line.trim();
     let path = line.strip_prefix("%(").and_then(|rest| rest.strip_suffix(")s"));
@@ -87,6 +88,10 @@ pub(crate) fn is_filled_by_code(line: &str) -> bool {
     let is_word = |c: char| c.is_alphanumeric() || c == '_';
     let holds =
         |inner: &str, may: fn(char) -> bool| !inner.is_empty() && inner.chars().all(|c| is_word(c) || may(c));
+    let doubled = line.strip_prefix("{{").and_then(|rest| rest.strip_suffix("}}"));
+    if doubled.is_some_and(|inner| !inner.trim().is_empty() && !inner.contains(['{', '}'])) {
+        return true;
+    }
     // `%(press.load)s` is a key of a table.
     path.is_some_and(|path| holds(path, |c| matches!(c, '.' | '-')))
         || name.is_some_and(|name| holds(name, |_| false))

@@ -23,3 +23,19 @@ class Vat:
 
     def __init__(self, volume, level):
         pass
+
+
+def ceiling(inplace=False, i=False):
+    """The ceiling of a load.
+
+    :Parameters:
+
+        {{inplace: `bool`, optional}}
+
+        {{i: deprecated at version 3.0.0}}
+
+    :Returns:
+
+        {{inplace load}}
+    """
+    return inplace or i
