@@ -57,6 +57,23 @@ fn words_that_name(text: &str) -> Vec<usize> {
     names.map(|(at, _)| at).collect()
 }
 
+/// Returns a text without the pragmas of one compiler and with other words for those that are names; nothing where there are none.
+fn in_plainer_words(text: &str) -> Option<String> {
+    let blanks: Vec<Range<usize>> = pragmas(text).collect();
+    let names = words_that_name(text);
+    if blanks.is_empty() && names.is_empty() {
+        return None;
+    }
+    let mut bytes = Given::with_blanks(text, &blanks).text().as_bytes().to_vec();
+    for at in names {
+        if bytes[at] != b' ' {
+            bytes[at] = b'_';
+        }
+    }
+    // One letter became another.
+    String::from_utf8(bytes).ok()
+}
+
 /// Finds what is assigned to the result of a call with `ref`, on lines with an error: the grammar reads no
 /// assignment there (ECMA-334, 12.21.2 allows it to a reference that is returned).
 fn values_of_called(text: &str, errors: &[Span]) -> Vec<Range<usize>> {
@@ -103,20 +120,8 @@ impl Grammar for CSharpGrammar {
         blanks.extend(text.match_indices("ref partial struct ").map(|(at, _)| at..at + "ref".len()));
         // Nor `unsafe` in front of what ends an object.
         blanks.extend(text.match_indices("unsafe ~").map(|(at, _)| at..at + "unsafe".len()));
-        blanks.extend(pragmas(text));
         blanks.sort_by_key(|blank| blank.start);
-        let names = words_that_name(text);
-        if names.is_empty() {
-            return (!blanks.is_empty()).then(|| Given::with_blanks(text, &blanks));
-        }
-        let mut bytes = Given::with_blanks(text, &blanks).text().as_bytes().to_vec();
-        for at in names {
-            if bytes[at] != b' ' {
-                bytes[at] = b'_';
-            }
-        }
-        // One letter became another.
-        String::from_utf8(bytes).ok().map(Given::replaced)
+        (!blanks.is_empty()).then(|| Given::with_blanks(text, &blanks))
     }
 
     fn mask_again<'s>(&self, text: &'s str, errors: &[Span], attempt: usize) -> Option<Given<'s>> {
@@ -125,10 +130,12 @@ impl Grammar for CSharpGrammar {
         }
         let plain = self.plainer(text);
         let text = plain.as_ref().map_or(text, |given| given.text());
+        let worded = in_plainer_words(text);
+        let text = worded.as_deref().unwrap_or(text);
         let branches = first_branches(text, errors, attempt > 0);
         let base = branches.as_ref().map_or(text, |given| given.text());
         let blanks = values_of_called(base, errors);
-        if branches.is_none() && blanks.is_empty() {
+        if branches.is_none() && blanks.is_empty() && (worded.is_none() || attempt > 0) {
             return None;
         }
         Some(Given::replaced(Given::with_blanks(base, &blanks).text().to_owned()))
