@@ -36,12 +36,15 @@ static BRACES: Braces = Braces {
 /// Finds the lines that speak to the compiler in words of its own, `#pragma warning suppress 56500`: the grammar knows only those
 /// of the standard (ECMA-334, 6.5.9 leaves the rest to each compiler).
 fn pragmas(text: &str) -> impl Iterator<Item = Range<usize>> {
-    text.match_indices("#pragma").filter_map(|(at, _)| {
-        let opens = text[..at].rsplit('\n').next().is_some_and(|before| before.trim().is_empty());
+    let opens = |at: usize| {
+        let before = text[..at].trim_end_matches([' ', '\t']);
+        before.is_empty() || before.ends_with('\n')
+    };
+    text.match_indices("#pragma").filter(move |(at, _)| opens(*at)).filter_map(|(at, _)| {
         let line = text[at..].split(['\r', '\n']).next().unwrap_or_default();
         let known = ["warning disable", "warning restore", "checksum"];
         let words = line["#pragma".len()..].trim_start();
-        (opens && !known.iter().any(|known| words.starts_with(known))).then(|| at..at + line.len())
+        (!known.iter().any(|known| words.starts_with(known))).then(|| at..at + line.len())
     })
 }
 

@@ -56,12 +56,13 @@ fn is_assigned(text: &str) -> bool {
 
 /// Tells whether a line that a star begins assigns to what it points at, `*(p++) = 1;`, which no product does.
 fn is_assignment(text: &str, at: usize) -> bool {
-    let opens = text[..at].rsplit('\n').next().is_some_and(|before| before.trim().is_empty());
-    let line = text[at..].split('\n').next().unwrap_or_default();
-    let statement = line.split_once(';').map_or("", |(statement, _)| statement);
-    opens
-        && text[at + 1..].starts_with(|c: char| c.is_alphabetic() || matches!(c, '(' | '*' | '_'))
-        && statement.contains("= ")
+    let before = text[..at].trim_end_matches([' ', '\t']);
+    let points = |c: char| c.is_alphabetic() || matches!(c, '(' | '*' | '_');
+    if !(before.is_empty() || before.ends_with('\n')) || !text[at + 1..].starts_with(points) {
+        return false;
+    }
+    let end = text[at..].find([';', '\n']).map(|end| at + end).filter(|&end| text[end..].starts_with(';'));
+    end.is_some_and(|end| text[at..end].contains("= "))
 }
 
 fn is_of_name(byte: u8) -> bool {

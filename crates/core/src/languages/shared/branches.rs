@@ -8,6 +8,9 @@ use crate::text::Span;
 /// A group from `#if` to `#endif`: the ranges of its directive lines, in order.
 type Group = Vec<Range<usize>>;
 
+/// So many groups may stand one inside the other; each level is gone through once more.
+const DEEPEST: usize = 16;
+
 /// Gives the grammar the first branch of conditional groups, with the directives and all other branches
 /// blanked: of all groups when `all`, else of those that an error touches or comes close to. Nothing when
 /// there is no such group.
@@ -23,10 +26,13 @@ pub(in crate::languages) fn first_branches<'s>(
         errors.iter().any(|error| (error.start as usize) < reach && start <= error.end as usize)
     };
     let mut blanks = Vec::new();
-    let mut kept: Vec<Range<usize>> = std::iter::once(0..text.len()).collect();
+    let mut kept = vec![(0..text.len(), 0)];
     // What holds for one group holds for all: where `#if PRESS` is kept, `#if !PRESS` is not.
     let mut held: Vec<&str> = Vec::new();
-    while let Some(branch) = kept.pop() {
+    while let Some((branch, depth)) = kept.pop() {
+        if depth == DEEPEST {
+            continue;
+        }
         let chosen = |group: &Group| group.len() > 1 && (all || touched(group));
         for group in groups(text, branch).into_iter().filter(chosen) {
             let last = group.len() - 1;
@@ -39,15 +45,17 @@ pub(in crate::languages) fn first_branches<'s>(
                 // What never counts is no branch: the next one is the first.
                 blanks.push(group[0].start..group[1].end);
                 if last > 1 {
-                    kept.push(group[1].end..group[2].start);
+                    kept.push((group[1].end..group[2].start, depth + 1));
                     blanks.push(group[2].start..group[last].end);
                 }
                 continue;
             }
-            held.push(condition);
+            if !held.contains(&condition) {
+                held.push(condition);
+            }
             blanks.push(group[0].clone());
             // What is kept may have groups of its own.
-            kept.push(group[0].end..group[1].start);
+            kept.push((group[0].end..group[1].start, depth + 1));
             // Everything from the second directive to the last is another branch, or a directive.
             blanks.push(group[1].start..group[last].end);
         }
