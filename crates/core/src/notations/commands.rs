@@ -521,9 +521,10 @@ fn reads_as_colon_form(lines: &Lines<'_>, opens: &[(usize, char, &str)]) -> bool
     // `@todo:` alone makes none.
     let own = names.iter().any(|name| !is_known(name));
     let returns = || (0..lines.len()).any(|at| return_heading(lines.trimmed(at)).is_some());
-    let named = own || (is_only_a_name(first) && returns()) || (!names.is_empty() && headed);
-    let named = named || (!names.is_empty() && is_only_a_name(first));
-    !commands && (named || (headed && first.contains("()")))
+    let named = own
+        || (is_only_a_name(first) && (!names.is_empty() || returns()))
+        || (headed && (!names.is_empty() || first.contains("()")));
+    !commands && named
 }
 
 /// Returns the row that the description begins at, below a first line that is only a name and an empty one.
