@@ -316,7 +316,9 @@ fn read_summary(doc: &mut DocComment, joined: &Joined, element: &Element, rows: 
     let start = element.inner.0 + (inner.len() - inner.trim_start().len());
     let end = first_sentence_end(joined.text[start..element.inner.1].trim_end());
     doc.summary = joined.span(start, start + end);
-    doc.beyond_summary |= has_second_sentence(&plain) || inner.contains("<para");
+    // Not so `<paramref>`.
+    let has_paragraphs = ["<para>", "<para "].iter().any(|tag| inner.contains(tag));
+    doc.beyond_summary |= has_second_sentence(&plain) || has_paragraphs;
 }
 
 /// Takes tags out of a text; what they refer to stays as a word.

