@@ -606,16 +606,23 @@ fn undefined(text: &str) -> HashSet<&str> {
 /// Of a prototype and its definition, or of the branches of a condition, one is asked for a comment: the
 /// first that has one, else the first.
 fn answer_twins(walk: &mut Walk<'_, C>) {
-    let mut seen: HashMap<(SmolStr, usize, bool), Vec<usize>> = HashMap::new();
+    let mut seen: HashMap<_, Vec<usize>> = HashMap::new();
     for (at, declaration) in walk.outline.declarations.iter().enumerate() {
-        if declaration.kind.is_callable() && declaration.kind != Kind::Delegate {
-            let key = (
-                declaration.qualified.clone(),
-                declaration.signature.parameters.len(),
-                declaration.kind == Kind::Macro,
-            );
-            seen.entry(key).or_default().push(at);
-        }
+        // What is made of a template for one type has the template's name, and its members that of others.
+        let behind = &walk.source.text()[declaration.name_span.end as usize..];
+        let made_for_one =
+            behind.trim_start().starts_with('<') || walk.source.slice(declaration.name_span).contains('<');
+        let is_type = declaration.kind.is_type() && !made_for_one;
+        let key = match declaration.kind {
+            _ if declaration.unasked => continue,
+            kind if is_type => (kind, 0, declaration.owner),
+            Kind::Macro => (Kind::Macro, declaration.signature.parameters.len(), None),
+            kind if kind.is_callable() && !kind.is_type() => {
+                (Kind::Function, declaration.signature.parameters.len(), None)
+            }
+            _ => continue,
+        };
+        seen.entry((declaration.qualified.clone(), key)).or_default().push(at);
     }
     let texts = |declaration: &Declaration| -> Vec<String> {
         let types = declaration.signature.parameters.iter().map(|parameter| parameter.ty);
@@ -623,6 +630,14 @@ fn answer_twins(walk: &mut Walk<'_, C>) {
     };
     let mut answered = Vec::new();
     for twins in seen.values().filter(|twins| twins.len() > 1) {
+        let has_comment_behind = |at: usize| {
+            let end = walk.outline.declarations[at].span.end;
+            let behind = walk.outline.comments.partition_point(|comment| comment.span.start < end);
+            walk.outline.comments.get(behind).is_some_and(|comment| {
+                comment.standing == Doc::Back
+                    && !walk.source.slice(Span::new(end, comment.span.start)).contains('\n')
+            })
+        };
         let is_doc = |at: usize| {
             let start = walk.outline.declarations[at].span.start;
             let before = walk.outline.comments.partition_point(|comment| comment.span.end <= start);
@@ -638,14 +653,16 @@ fn answer_twins(walk: &mut Walk<'_, C>) {
         // Overloads of one arity are no twins: their types differ.
         let mut alike: Vec<(Vec<String>, Vec<usize>)> = Vec::new();
         for &at in twins {
-            let types = texts(&walk.outline.declarations[at]);
+            let declaration = &walk.outline.declarations[at];
+            let types = if declaration.kind.is_type() { Vec::new() } else { texts(declaration) };
             match alike.iter_mut().find(|(known, _)| *known == types) {
                 Some((_, group)) => group.push(at),
                 None => alike.push((types, vec![at])),
             }
         }
         for (_, group) in alike {
-            let chosen = group.iter().copied().find(|&at| is_doc(at)).unwrap_or(group[0]);
+            let told = group.iter().copied().find(|&at| is_doc(at) || has_comment_behind(at));
+            let chosen = told.unwrap_or(group[0]);
             answered.extend(group.into_iter().filter(|&at| at != chosen));
         }
     }
@@ -656,33 +673,50 @@ fn answer_twins(walk: &mut Walk<'_, C>) {
 
 /// What stands between `@{` and `@}` below a description is answered by it.
 fn answer_groups(walk: &mut Walk<'_, C>) {
+    /// A group of a file's whole content describes no single member.
+    const WHOLE_FILE: u32 = 20_000;
     let source = walk.source;
     let mut open: Vec<(u32, bool)> = Vec::new();
     let mut groups: Vec<Span> = Vec::new();
+    // The description may stand in a comment of its own, directly above the one that opens the group.
+    let mut above: Option<Span> = None;
     for comment in walk.outline.comments.iter().filter(|comment| comment.standing == Doc::Elsewhere) {
         let text = source.slice(comment.span);
-        if text.contains("@{") || text.contains("\\{") {
-            // What names a group of a whole interface describes none of its members.
-            let names = ["defgroup", "addtogroup", "weakgroup", "name "];
-            let told = text.chars().filter(|c| c.is_alphabetic()).count() > 3
-                && !names
-                    .iter()
-                    .any(|name| text.contains(&format!("@{name}")) || text.contains(&format!("\\{name}")));
+        let has = |sign: char| text.contains(&format!("@{sign}")) || text.contains(&format!("\\{sign}"));
+        if has('{') {
+            let before = above
+                .filter(|above| source.slice(Span::new(above.end, comment.span.start)).trim().is_empty());
+            let told = describes_members(text)
+                || before.is_some_and(|before| describes_members(source.slice(before)));
             open.push((comment.span.end, told));
-        } else if (text.contains("@}") || text.contains("\\}"))
+        } else if has('}')
             && let Some((start, told)) = open.pop()
             && told
+            && comment.span.start - start <= WHOLE_FILE
         {
             groups.push(Span::new(start, comment.span.start));
         }
-    }
-    if groups.is_empty() {
-        return;
+        above = Some(comment.span);
     }
     for declaration in &mut walk.outline.declarations {
-        let inside = groups.iter().any(|group| group.contains(declaration.span));
-        // A group of a file's whole content describes no single member.
-        let whole = groups.iter().all(|group| group.len() > 20_000);
-        declaration.answered |= inside && !whole;
+        declaration.answered |= groups.iter().any(|group| group.contains(declaration.span));
     }
+}
+
+/// Tells whether a comment that opens a group says what its members are for: what names the group of a whole interface, or
+/// a file, describes none of them, and a title alone says too little.
+fn describes_members(text: &str) -> bool {
+    const WHOLE: &[&str] = &["defgroup", "addtogroup", "weakgroup", "file"];
+    let command = |line: &str| line.trim_start_matches(['/', '*', '!', ' ', '\t']).starts_with(['@', '\\']);
+    let names = |line: &str, name: &str| {
+        command(line)
+            && line
+                .split(['@', '\\'])
+                .skip(1)
+                .any(|rest| rest.split(|c: char| !c.is_alphabetic()).next() == Some(name))
+    };
+    let is_whole = |line: &str| WHOLE.iter().any(|name| names(line, name));
+    let letters = |line: &str| line.chars().filter(|c| c.is_alphabetic()).count();
+    !text.lines().any(is_whole)
+        && text.lines().filter(|line| !names(line, "name")).map(letters).sum::<usize>() > 3
 }

@@ -1,0 +1,23 @@
+/**
+ * @file press.h
+ * @brief What the cellar knows of its presses.
+ * @{
+ */
+
+/** @name Kept for old presses
+ *
+ * These are there for presses that were built before the fire. New ones
+ * are weighed by the scale.
+ */
+/**@{*/
+int press_load(int press);
+typedef int press_weight;
+/**@}*/
+
+/** @name No more than a title */
+/**@{*/
+int press_rate(int press);
+/**@}*/
+
+int press_speed(int press);
+/** @} */
