@@ -27,8 +27,31 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
     let measures = ["many", "much", "long", "often", "far", "large", "big", "deep"];
     is_decorator
         || first.is_some_and(|first| LEADING.contains(&first))
-        || (first, second) == (Some("true"), Some("if"))
+        || matches!((first, second), (Some("true" | "false"), Some("if")))
+        || asks(&lower)
         || (first == Some("how") && second.is_some_and(|second| measures.contains(&second)))
+}
+
+/// Tells whether a summary, in lower case, is a question that yes or no answers: "Is this a directory?"
+fn asks(summary: &str) -> bool {
+    let is_question = summary.trim_end_matches('.').ends_with('?');
+    let first = summary.split_whitespace().next();
+    let asking =
+        ["is", "are", "was", "were", "does", "do", "did", "has", "have", "can", "should", "will", "may"];
+    is_question && first.is_some_and(|first| asking.contains(&first))
+}
+
+/// Tells whether a sentence of a text begins with when the answer is yes, or no: "True if it is full".
+fn says_when(text: &str) -> bool {
+    ["rue if ", "alse if ", "rue when ", "alse when "].iter().any(|words| {
+        memchr::memmem::find_iter(text.as_bytes(), words.as_bytes()).any(|at| {
+            let before = text[..at].strip_suffix(['T', 'F']);
+            before.is_some_and(|before| {
+                let before = before.trim_end_matches([' ', '`', '*']);
+                before.is_empty() || before.ends_with(['\n', '.', '-', '!', '?'])
+            })
+        })
+    })
 }
 
 /// Tells whether a summary is a call with what it gives back: `weigh(crate, unit='kg') -> float`.
@@ -89,7 +112,7 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
         "eturn value will ", "eturn value indicates ", "eturn NULL", "eturns NULL", " returning a ",
         " returning an ", " returning the ",
     ];
-    if says_what_it_serves_as(text) {
+    if says_what_it_serves_as(text) || says_when(text) {
         return true;
     }
     // Most texts have no word of it.
@@ -143,12 +166,14 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
         // An item of a list begins as it likes, and so does a paragraph.
         let starts = before.trim_end_matches(' ');
         let listed = starts.is_empty() || starts.ends_with(['-', '*', '\n']);
-        // "If there is a crate this returns its load".
+        // "If there is a crate this returns its load", "then return its load".
         let follows = behind_condition.is_some()
-            && [" this ", " it "].iter().any(|subject| opening.ends_with(subject))
+            && [" this ", " it ", " then "].iter().any(|subject| opening.ends_with(subject))
             && has_value;
         // "If that fails, then this method returns zero", not "before this method returns control".
-        let named = ["this function ", "this method "].iter().find_map(|subject| bare.strip_suffix(subject));
+        let named = ["this function ", "this method ", "the function ", "the method "]
+            .iter()
+            .find_map(|subject| bare.strip_suffix(subject));
         let when = ["when ", "before ", "until ", "after ", "once ", "if ", "while ", "as ", "that "];
         let named = named.is_some_and(|before| !when.iter().any(|word| before.ends_with(word))) && has_value;
         // "On success return the load", not "on return".

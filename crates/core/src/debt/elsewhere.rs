@@ -59,6 +59,7 @@ const PARAMS_ELSEWHERE: &[&str] = &[
     "parameters as for",
     "arguments as for",
     "same meaning as",
+    "same meanings as",
     "for a description of the parameters",
     "for a description of the arguments",
     "for parameter descriptions",
@@ -91,10 +92,10 @@ const PARAMS_ELSEWHERE: &[&str] = &[
 fn sends_elsewhere(text: &str, wanted: impl Fn(&str) -> bool) -> bool {
     let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". "));
     let sentences = sentences.map(|one| one.trim().trim_start_matches("<p>").trim_end_matches('.'));
-    // "…, see `weigh` for details"
+    // "…, see `weigh` for details", "…, for details see `weigh`"
     let mut sentences = sentences.flat_map(|one| {
-        let last = one.rfind(", see ").map(|comma| &one[comma + 2..]);
-        [Some(one), last].into_iter().flatten()
+        let behind = |words: &str| one.rfind(words).map(|comma| &one[comma + 2..]);
+        [Some(one), behind(", see "), behind(", for ")].into_iter().flatten()
     });
     sentences.any(|sentence| {
         let lower = sentence.to_ascii_lowercase();
@@ -123,7 +124,12 @@ fn place_of_details(sentence: &str) -> Option<(&str, &str)> {
         let (place, what) = sentence[behind..].rsplit_once(" for ")?;
         (what, place)
     } else {
-        let (what, rest) = sentence.strip_prefix("for ")?.split_once(", ")?;
+        let behind = sentence.strip_prefix("for ")?;
+        let (what, rest) = match behind.split_once(", ").filter(|(_, rest)| sent(rest).is_some()) {
+            Some(parts) => parts,
+            None => behind.split_at_checked(behind.find(" see ").or_else(|| behind.find(" refer to "))?)?,
+        };
+        let rest = rest.trim_start();
         (what, &rest[sent(rest)?..])
     };
     let more = what.strip_prefix("more ").and_then(|what| what.split_once(' ')).map_or("", |(word, _)| word);
@@ -146,7 +152,7 @@ fn is_unsupported(text: &str) -> bool {
 
 /// Tells whether what a reader is sent to is code, by how it is written, or the comment of it.
 fn is_code(place: &str) -> bool {
-    place == "above"
+    matches!(place, "above" | "that function" | "that method" | "that class")
         || place.contains(['_', '(', '`', '#', '\\', '@'])
         || place.contains("::")
         || ["documentation", "docstring", "the help on ", "the help of "]

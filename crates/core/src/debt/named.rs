@@ -43,6 +43,25 @@ pub(super) fn set_apart(line: &str) -> impl Iterator<Item = &str> {
     parts.map(|(_, name, _)| name)
 }
 
+/// Returns the words of a line that no language has and so are names, without anything that sets them apart: `net_load`,
+/// `netLoad`, `kwargs`.
+fn unmistakable(line: &str) -> impl Iterator<Item = &str> {
+    let has_hump = |name: &str| {
+        let pairs = name.as_bytes().windows(2);
+        name.starts_with(|c: char| c.is_lowercase())
+            && pairs.into_iter().any(|two| two[0].is_ascii_lowercase() && two[1].is_ascii_uppercase())
+    };
+    let alone = words(line).filter(move |&(before, name, after)| {
+        let is_path = before.ends_with(['.', '/', '-', '@', '\\', ':']) || after.starts_with(['(', '/']);
+        !is_path
+            && (name.trim_matches('_').contains('_')
+                || has_hump(name)
+                || name == "kwargs"
+                || name == "args" && !after.starts_with(':'))
+    });
+    alone.map(|(_, name, _)| name)
+}
+
 /// Returns the words of a line that may be names, each with what stands before and behind it.
 fn words(line: &str) -> impl Iterator<Item = (&str, &str, &str)> {
     let mut from = 0;
@@ -202,7 +221,7 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
     let marked = move |(&line, _): (&Span, u32)| {
         let line = source.slice(line);
         let speaks = !has_entries && !line.trim_start().starts_with(">>> ");
-        let apart = set_apart(line).filter(move |_| marks && speaks);
+        let apart = set_apart(line).chain(unmistakable(line)).filter(move |_| marks && speaks);
         apart.chain(given_values(line).filter(move |_| speaks))
     };
     let names =
@@ -210,10 +229,12 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
     names.flat_map(move |names| names.split(move |c| !is_word(c)))
 }
 
-/// Returns the names that code in a line gives values, as a call would: `weigh_all=True`.
+/// Returns the names that code in a line gives values, as a call would, or compares: `weigh_all=True`, `load == 12`.
 fn given_values(line: &str) -> impl Iterator<Item = &str> {
     let given = |&(before, _, after): &(&str, &str, &str)| {
-        before.ends_with('`') && after.starts_with('=') && !after.starts_with("==")
+        let compared = [" == ", " != ", " < ", " > ", " <= ", " >= ", "=="];
+        before.ends_with('`')
+            && (after.starts_with('=') || compared.iter().any(|operator| after.starts_with(operator)))
     };
     words(line).filter(given).map(|(_, name, _)| name)
 }
@@ -239,7 +260,8 @@ fn says(behind: &str) -> bool {
 /// are".
 fn names_before_noun(line: &str) -> Option<&str> {
     let rest = line.strip_prefix("The ")?;
-    let end = [" argument", " parameter"].iter().filter_map(|noun| rest.find(noun)).min()?;
+    let nouns = [" argument", " param", " option ", " flag ", " keyword "];
+    let end = nouns.iter().filter_map(|noun| rest.find(noun)).min()?;
     let names = &rest[..end];
     (names.split(' ').count() < 8).then_some(names)
 }

@@ -36,6 +36,8 @@ const TABLE: &[Tag] = &[
     ("return", Meaning::Entry(EntryKind::Returns)),
     ("returns", Meaning::Entry(EntryKind::Returns)),
     ("treturn", Meaning::Entry(EntryKind::Returns)),
+    // Short for it in many projects: `@ret string its name`.
+    ("ret", Meaning::Entry(EntryKind::Returns)),
     // It declares one, and describes none.
     ("generic", Meaning::Mark),
     ("field", Meaning::Entry(EntryKind::Property)),

@@ -338,8 +338,41 @@ pub(super) fn module<'t>(walk: &mut Walk<'t, Lua>, node: Node<'t>) {
     walk.given_out.extend(words.map(SmolStr::new));
 }
 
+/// What a comment names that stands above other code is described by it: `-- @function press.weigh` above the `if` in
+/// which it is declared.
+fn answer_named(walk: &mut Walk<'_, Lua>) {
+    let source = walk.source;
+    let mut named: Vec<(String, u32)> = Vec::new();
+    for comment in &walk.outline.comments {
+        let lines = source.slice(comment.span).lines();
+        let words = lines.filter_map(|line| {
+            let line = line.trim_start_matches([' ', '\t', '-']);
+            let name = line.strip_prefix("@function ").or_else(|| line.strip_prefix("@name "))?.trim();
+            (!name.is_empty() && !name.contains(char::is_whitespace)).then(|| name.replace(':', "."))
+        });
+        named.extend(words.map(|name| (name, comment.span.end)));
+    }
+    if named.is_empty() {
+        return;
+    }
+    for declaration in &mut walk.outline.declarations {
+        let qualified = declaration.qualified.as_str();
+        let is_meant = |name: &str| name == qualified || (!name.contains('.') && declaration.name == name);
+        declaration.answered |= named.iter().any(|(name, end)| {
+            // Directly above it, it is its own.
+            let apart = |between: &str| {
+                between.lines().map(str::trim).any(|line| !line.is_empty() && !line.starts_with("--"))
+            };
+            is_meant(name)
+                && (*end > declaration.span.start
+                    || apart(source.slice(Span::new(*end, declaration.span.start))))
+        });
+    }
+}
+
 /// Works out what is given out, when all of the file was read.
 pub(super) fn settle(walk: &mut Walk<'_, Lua>) {
+    answer_named(walk);
     let notes = std::mem::take(&mut walk.notes);
     settle_tails(walk, &notes);
     let named = |prefix: &str| -> HashSet<SmolStr> {

