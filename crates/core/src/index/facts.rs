@@ -3,9 +3,11 @@
 use serde::{Deserialize, Serialize};
 use smol_str::SmolStr;
 
+use super::crates::DeclaredModule;
 use super::halves::{self, HalfFacts};
 use crate::model::{
-    Answer, DeclId, Declaration, DocComment, Kind, ModuleLink, Name, Origin, Outline, Receiver, Thrown,
+    Answer, Body, DeclId, Declaration, DocComment, Excuse, Kind, ModuleLink, Name, Origin, Outline, Parts,
+    Receiver, Thrown,
 };
 use crate::reading::Language;
 use crate::text::{Source, narrow};
@@ -25,6 +27,8 @@ pub struct FileFacts {
     pub half: HalfFacts,
     /// What it takes from other modules, where the package names its entries.
     pub links: Vec<ModuleLink>,
+    /// The modules that it says other files to be (Rust).
+    pub modules: Vec<DeclaredModule>,
     /// The package names it as an entry.
     pub is_entry: bool,
     /// What leaves each callable and what it calls, where that was wished for.
@@ -68,8 +72,10 @@ pub struct TypeFacts {
     pub values: Vec<SmolStr>,
     /// It has a doc comment.
     pub documented: bool,
-    /// It is one of several parts.
-    pub partial: bool,
+    /// Whether all of it stands in one place.
+    pub parts: Parts,
+    /// It is an interface: what it has is there for others to have as well.
+    pub is_interface: bool,
 }
 
 /// A member of a type.
@@ -122,7 +128,11 @@ pub fn tell<'d>(
                 supertypes: declaration.supertypes.iter().map(|name| SmolStr::new(name.as_str())).collect(),
                 documented: declaration.comment.doc.is_some(),
                 // What an alias stands for has its members elsewhere.
-                partial: declaration.partial || declaration.kind == Kind::TypeAlias,
+                parts: match declaration.kind {
+                    Kind::TypeAlias => Parts::Several,
+                    _ => declaration.parts,
+                },
+                is_interface: declaration.kind == Kind::Interface,
                 ..TypeFacts::default()
             });
             continue;
@@ -157,9 +167,26 @@ pub fn tell<'d>(
         types,
         half: halves::tell((outline, source), language, path, doc),
         links: outline.links.clone(),
+        modules: declared_modules(outline, language),
         is_entry: false,
         flows: if outline.calls.is_empty() { Vec::new() } else { flows(outline, source) },
     }
+}
+
+/// Reads off which modules other files are.
+fn declared_modules(outline: &Outline, language: &Language) -> Vec<DeclaredModule> {
+    if !language.files_are_modules {
+        return Vec::new();
+    }
+    let modules = outline.declarations.iter().filter(|declaration| {
+        declaration.kind == Kind::Module && declaration.owner.is_none() && declaration.body == Body::Absent
+    });
+    let declared = modules.map(|module| DeclaredModule {
+        name: SmolStr::new(module.name.as_str()),
+        surface: module.surface,
+        tests: module.excuses.contains(&Excuse::Tests),
+    });
+    declared.collect()
 }
 
 /// Reads off what leaves each callable and what it calls.

@@ -10,7 +10,7 @@ use smol_str::{SmolStr, format_smolstr};
 use super::facts;
 use super::project::Family;
 use crate::model::{
-    CommentId, DeclId, Declaration, DocComment, Elsewhere, EntryKind, Name, Outline, Said, Surface,
+    CommentId, DeclId, Declaration, DocComment, Elsewhere, EntryKind, Name, Outline, Parts, Said, Surface,
 };
 use crate::reading::{Half, Halves, Language, headed_subject};
 use crate::text::{Source, narrow};
@@ -255,7 +255,7 @@ pub(super) fn join_parts(outline: &mut Outline, (family, path): (&Family, &str))
     let mut seen: Vec<SmolStr> = Vec::new();
     for at in 0..outline.declarations.len() {
         let declaration = &outline.declarations[at];
-        if !declaration.partial {
+        if declaration.parts == Parts::One {
             continue;
         }
         let qualified = declaration.qualified.clone();

@@ -6,11 +6,13 @@
 //! what is declared at several places; `modules` follows what they give out; `project` is all of it, by family of languages.
 
 mod calls;
+mod crates;
 mod facts;
 mod halves;
 mod modules;
 mod project;
 
+pub use crates::DeclaredModule;
 pub use facts::{CallFacts, FileFacts, FlowFacts, MemberFacts, TypeFacts, tell};
 pub use halves::{HalfFacts, SharedFacts};
 pub use project::{Family, Index, Lookup, Member, Owner};

@@ -4,10 +4,11 @@ use foldhash::{HashMap, HashSet};
 use smol_str::SmolStr;
 
 use super::calls::CallGraph;
+use super::crates::Crates;
 use super::facts::{self, FileFacts, MemberFacts, TypeFacts};
 use super::halves::{self, Places};
 use super::modules::Modules;
-use crate::model::{Declaration, Name, Outline};
+use crate::model::{Declaration, Name, Outline, Parts};
 use crate::reading::{Language, Types};
 use crate::text::narrow;
 
@@ -43,6 +44,7 @@ pub struct Family {
     by_name: HashMap<SmolStr, Vec<u32>>,
     halves: Places,
     modules: Modules,
+    crates: Crates,
     calls: CallGraph,
 }
 
@@ -67,6 +69,7 @@ impl Index {
             family.calls = calls;
             family.halves.settle();
             family.modules.settle(&family.numbers, &family.paths);
+            family.crates.settle(&family.numbers, &family.paths);
         }
         out
     }
@@ -91,6 +94,7 @@ impl Family {
         self.numbers.insert(file.path.clone(), number);
         self.paths.push(file.path);
         self.halves.take(number, file.half);
+        self.crates.take(number, file.modules, &file.links);
         self.modules.take(number, file.links, file.is_entry);
         self.calls.take(number, file.flows);
         for facts in file.types {
@@ -186,17 +190,20 @@ impl Family {
         member: &Declaration,
         language: &Language,
     ) -> Option<Member<'i>> {
-        let arity = facts::arity(member);
-        let is_same = |found: &MemberFacts| {
-            let named = match language.members_ignore_case {
-                true => member.name.as_str().eq_ignore_ascii_case(&found.name),
-                false => member.name == found.name.as_str(),
-            };
-            named && (!language.overloads || found.arity == arity || found.arity.is_none() != arity.is_none())
-        };
         supertypes.iter().find_map(|&(path, supertype)| {
-            let same = supertype.members.iter().find(|member| is_same(member))?;
+            let same = same_member(supertype, member, language)?;
             Some(Member { owner: &supertype.name, path, documented: same.documented })
+        })
+    }
+
+    /// Tells whether a member that stands outside of an interface, in an extension of it, is one that the interface asks for.
+    #[must_use]
+    pub fn asks_for(&self, qualified: &str, member: &Declaration, language: &Language) -> bool {
+        let name = qualified.rsplit('.').next().unwrap_or_default();
+        self.named(name).any(|(_, facts)| {
+            facts.is_interface
+                && facts.qualified == qualified
+                && same_member(facts, member, language).is_some()
         })
     }
 
@@ -261,14 +268,28 @@ impl Family {
         self.halves.apply(outline, language, (self, path));
         halves::join_parts(outline, (self, path));
         self.modules.apply(outline, self.number(path));
+        self.crates.apply(outline, self.number(path));
     }
 
     /// Returns the parts of a type: the path of each, and whether it has a comment.
     pub(super) fn parts(&self, qualified: &str) -> Vec<(&str, bool)> {
         let name = qualified.rsplit('.').next().unwrap_or_default();
-        let parts = self.named(name).filter(|(_, facts)| facts.partial && facts.qualified == qualified);
+        let parts =
+            self.named(name).filter(|(_, facts)| facts.parts != Parts::One && facts.qualified == qualified);
         parts.map(|(path, facts)| (path, facts.documented)).collect()
     }
+}
+
+/// Finds the member of a type that another one has the name and as many parameters as.
+fn same_member<'i>(ty: &'i TypeFacts, member: &Declaration, language: &Language) -> Option<&'i MemberFacts> {
+    let arity = facts::arity(member);
+    ty.members.iter().find(|found| {
+        let named = match language.members_ignore_case {
+            true => member.name.as_str().eq_ignore_ascii_case(&found.name),
+            false => member.name == found.name.as_str(),
+        };
+        named && (!language.overloads || found.arity == arity || found.arity.is_none() != arity.is_none())
+    })
 }
 
 impl Types for Family {
@@ -308,7 +329,7 @@ impl Family {
             return Lookup::Unknown;
         }
         // The other parts of a lone one are made by a tool, or kept elsewhere.
-        if first.partial && parts == 1 {
+        if first.parts == Parts::Several && parts == 1 {
             return Lookup::Unknown;
         }
         let supertypes: Vec<Name> = first.supertypes.iter().map(|name| Name::new(name)).collect();

@@ -147,7 +147,17 @@ impl Kind {
 
 /// How far a declaration can be seen; ordered from the widest.
 #[derive(
-    Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, serde::Deserialize, schemars::JsonSchema,
+    Clone,
+    Copy,
+    Debug,
+    PartialEq,
+    Eq,
+    PartialOrd,
+    Ord,
+    Hash,
+    serde::Serialize,
+    serde::Deserialize,
+    schemars::JsonSchema,
 )]
 #[serde(rename_all = "kebab-case")]
 pub enum Surface {
@@ -309,8 +319,8 @@ pub struct Declaration {
     pub fixed: bool,
     /// Another declaration's comment answers for it (accessors, overload stubs).
     pub answered: bool,
-    /// It is one of several parts, which may stand in several files.
-    pub partial: bool,
+    /// Whether all of it stands here, where it is a type.
+    pub parts: Parts,
     /// Where else the same thing is declared, once the project is known.
     pub elsewhere: Option<Box<Elsewhere>>,
     /// Why nothing is asked of it; one of several where several apply.
@@ -325,6 +335,18 @@ pub struct Declaration {
     pub constructor: Option<Box<Signature>>,
     /// For a type: where the parameters of its constructor are, of which its comment may speak.
     pub construction: Construction,
+}
+
+/// Whether a type is declared at one place.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Hash, serde::Serialize, serde::Deserialize)]
+pub enum Parts {
+    /// All of it stands at one place.
+    #[default]
+    One,
+    /// It is marked as one of several parts, which may stand in several files.
+    Several,
+    /// Whoever declares it again adds to it (Ruby).
+    Open,
 }
 
 /// Another place that declares the same thing: a header or source, a stub or source, a part of a type.
@@ -378,7 +400,7 @@ impl Declaration {
             unasked: false,
             fixed: false,
             answered: false,
-            partial: false,
+            parts: Parts::One,
             elsewhere: None,
             excuses: Vec::new(),
             hidden: false,

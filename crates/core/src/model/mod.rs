@@ -16,7 +16,8 @@ pub use comment::{
     RawComment, Section,
 };
 pub use declaration::{
-    Attached, Body, Construction, DeclId, Declaration, Elsewhere, Excuse, Kind, Misplaced, Said, Surface,
+    Attached, Body, Construction, DeclId, Declaration, Elsewhere, Excuse, Kind, Misplaced, Parts, Said,
+    Surface,
 };
 pub use finding::{Finding, Level, RawFinding, Related, State};
 pub use ids::{LanguageId, NotationId, RuleId};

@@ -270,6 +270,8 @@ pub struct Language {
     pub halves: Halves,
     /// Members of one name may differ in what they take.
     pub overloads: bool,
+    /// A file is a module that another one declares, and lets be seen or not.
+    pub files_are_modules: bool,
     /// A type of another folder is only known by its name where it is imported.
     pub imports_types: bool,
     /// Names that differ only in upper and lower case are one.
@@ -321,6 +323,7 @@ impl Language {
             drops_after_annotations: false,
             halves: Halves::None,
             overloads: true,
+            files_are_modules: false,
             imports_types: false,
             ignores_case: false,
             members_ignore_case: false,

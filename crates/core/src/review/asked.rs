@@ -184,7 +184,10 @@ fn is_override<'f>(
             && parameters == arity
             && (supertype.is_empty() || owner.supertypes.iter().any(|found| found == supertype))
     });
-    if well_known {
+    // What an extension gives is what all that conform to its protocol have to have.
+    let given =
+        || declaration.owner.is_none() && file.known().asks_for(owner.qualified, declaration, file.language);
+    if well_known || given() {
         return true;
     }
     let same =

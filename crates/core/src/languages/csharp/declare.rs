@@ -5,7 +5,8 @@ use tree_sitter::Node;
 use super::kinds::{self, CSharp};
 use super::parameters::{parameters, type_parameters};
 use crate::model::{
-    Answer, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Returns, Signature, Surface,
+    Answer, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Parts, Returns, Signature,
+    Surface,
 };
 use crate::reading::{Scope, Walk};
 use crate::text::Span;
@@ -133,7 +134,9 @@ pub(super) fn type_declaration<'t>(walk: &mut Walk<'t, CSharp>, node: Node<'t>, 
     };
     let (mut declaration, modifiers) = start(walk, node, kind, name);
     // A comment on any part answers for all.
-    declaration.partial = modifiers.has("partial");
+    if modifiers.has("partial") {
+        declaration.parts = Parts::Several;
+    }
     if let Some(body) = walk.field(node, kinds::BODY) {
         declaration.header_end = walk.span(body).start;
         declaration.body = Body::Present;

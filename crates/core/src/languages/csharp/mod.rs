@@ -25,6 +25,7 @@ pub(super) static CSHARP: Language = Language {
     id: LanguageId::new("csharp"),
     overloads: true,
     imports_types: false,
+    files_are_modules: false,
     family: "csharp",
     label: "C#",
     endings: &[".cs"],

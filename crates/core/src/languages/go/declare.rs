@@ -10,6 +10,60 @@ use crate::model::{
 use crate::reading::{Scope, Walk};
 use crate::text::{Span, narrow};
 
+/// Methods of interfaces of the standard library whose names others have as well: with the types that each takes and gives.
+const OF_INTERFACES: &[(&str, &[&str], &[&str])] = &[
+    // io
+    ("Read", &["[]byte"], &["int", "error"]),
+    ("Write", &["[]byte"], &["int", "error"]),
+    ("Close", &[], &["error"]),
+    ("Seek", &["int64", "int"], &["int64", "error"]),
+    ("ReadAt", &["[]byte", "int64"], &["int", "error"]),
+    ("WriteAt", &["[]byte", "int64"], &["int", "error"]),
+    ("ReadFrom", &["io.Reader"], &["int64", "error"]),
+    ("WriteTo", &["io.Writer"], &["int64", "error"]),
+    ("ReadByte", &[], &["byte", "error"]),
+    ("UnreadByte", &[], &["error"]),
+    ("WriteByte", &["byte"], &["error"]),
+    ("ReadRune", &[], &["rune", "int", "error"]),
+    ("UnreadRune", &[], &["error"]),
+    ("WriteString", &["string"], &["int", "error"]),
+    // net
+    ("Network", &[], &["string"]),
+    ("LocalAddr", &[], &["net.Addr"]),
+    ("RemoteAddr", &[], &["net.Addr"]),
+    ("SetDeadline", &["time.Time"], &["error"]),
+    ("SetReadDeadline", &["time.Time"], &["error"]),
+    ("SetWriteDeadline", &["time.Time"], &["error"]),
+    ("Accept", &[], &["net.Conn", "error"]),
+    ("Addr", &[], &["net.Addr"]),
+    ("Timeout", &[], &["bool"]),
+    ("Temporary", &[], &["bool"]),
+    // net/http
+    ("RoundTrip", &["*http.Request"], &["*http.Response", "error"]),
+    ("ServeHTTP", &["http.ResponseWriter", "*http.Request"], &[]),
+    // container/heap, sync, context
+    ("Push", &["any"], &[]),
+    ("Pop", &[], &["any"]),
+    ("Lock", &[], &[]),
+    ("Unlock", &[], &[]),
+    ("Deadline", &[], &["time.Time", "bool"]),
+    ("Done", &[], &["<-chan struct{}"]),
+    ("Err", &[], &["error"]),
+    ("Value", &["any"], &["any"]),
+    // errors, fmt, flag, database/sql
+    ("Is", &["error"], &["bool"]),
+    ("As", &["any"], &["bool"]),
+    ("Format", &["fmt.State", "rune"], &[]),
+    ("Set", &["string"], &["error"]),
+    ("Scan", &["any"], &["error"]),
+    ("Value", &[], &["driver.Value", "error"]),
+    // encoding
+    ("GobEncode", &[], &["[]byte", "error"]),
+    ("GobDecode", &["[]byte"], &["error"]),
+    ("MarshalXML", &["*xml.Encoder", "xml.StartElement"], &["error"]),
+    ("UnmarshalXML", &["*xml.Decoder", "xml.StartElement"], &["error"]),
+];
+
 /// Methods that implement an interface of the standard library under a name that is only that.
 const WELL_KNOWN: &[(&str, usize)] = &[
     ("String", 0),
@@ -45,11 +99,33 @@ pub(super) fn callable<'t>(walk: &mut Walk<'t, Go>, node: Node<'t>, is: Go) {
         let set = (walk.text(result) == "bool").then_some(ClosedSet::Boolean);
         Returns { set, ..Returns::typed(Answer::Yes, walk.span(result)) }
     });
+    if is == Go::Method && is_of_an_interface(walk, &declaration, walk.field(node, "result")) {
+        declaration.excuses.push(Excuse::Overrides);
+    }
     excuse(walk, &mut declaration, is);
     if let Some(receiver) = receiver {
         walk.open(Scope::Namespace(walk.namespace(receiver)));
     }
     walk.enter(declaration);
+}
+
+/// Tells whether a method is one of an interface of the standard library, by the types that it takes and gives.
+fn is_of_an_interface<'t>(walk: &Walk<'t, Go>, declaration: &Declaration, result: Option<Node<'t>>) -> bool {
+    let mut named = OF_INTERFACES.iter().filter(|(name, ..)| declaration.name == *name).peekable();
+    if named.peek().is_none() {
+        return false;
+    }
+    let listed = |parameters: &[Parameter]| -> Vec<&'t str> {
+        let written = parameters.iter().map(|parameter| parameter.ty.map_or("", |ty| walk.source.slice(ty)));
+        written.map(|ty| if ty == "interface{}" { "any" } else { ty }).collect()
+    };
+    let takes = listed(&declaration.signature.parameters);
+    let gives = match result {
+        Some(list) if walk.kind(list) == Some(Go::ParameterList) => listed(&parameters_in(walk, list)),
+        Some(ty) => vec![if walk.text(ty) == "interface{}" { "any" } else { walk.text(ty) }],
+        None => Vec::new(),
+    };
+    named.any(|(_, taken, given)| takes == *taken && gives == *given)
 }
 
 fn excuse(walk: &Walk<'_, Go>, declaration: &mut Declaration, is: Go) {
@@ -74,7 +150,10 @@ fn receiver<'t>(walk: &Walk<'t, Go>, node: Node<'t>) -> Option<&'t str> {
 }
 
 fn parameters<'t>(walk: &Walk<'t, Go>, node: Node<'t>) -> Vec<Parameter> {
-    let Some(list) = walk.field(node, "parameters") else { return Vec::new() };
+    walk.field(node, "parameters").map_or_else(Vec::new, |list| parameters_in(walk, list))
+}
+
+fn parameters_in<'t>(walk: &Walk<'t, Go>, list: Node<'t>) -> Vec<Parameter> {
     let mut out = Vec::new();
     for child in walk.children(list) {
         let variadic = match walk.kind(child) {

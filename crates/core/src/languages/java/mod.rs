@@ -59,6 +59,7 @@ pub(super) static JAVA: Language = Language {
     family: "jvm",
     overloads: true,
     imports_types: true,
+    files_are_modules: false,
     ambient: JVM_AMBIENT,
     well_known: types::WELL_KNOWN,
     type_words: types::WORDS,

@@ -44,7 +44,8 @@ fn modifiers<'t>(walk: &Walk<'t, Kotlin>, node: Node<'t>) -> Modifiers {
             "private" => out.surface.0 = Surface::Private,
             "protected" => out.surface.0 = Surface::Protected,
             "internal" => out.surface.0 = Surface::Package,
-            "override" => out.overrides = true,
+            // What is expected is described where it is expected.
+            "override" | "actual" => out.overrides = true,
             "enum" => out.enumeration = true,
             _ => {}
         }

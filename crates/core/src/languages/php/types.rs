@@ -47,6 +47,7 @@ pub(super) const AMBIENT: &[&str] = &[
 
 /// Members that implement a well-known supertype.
 pub(super) const WELL_KNOWN: &[(&str, &str, usize)] = &[
+    ("", "__toString", 0),
     ("Countable", "count", 0),
     ("IteratorAggregate", "getIterator", 0),
     ("Iterator", "current", 0),

@@ -27,6 +27,7 @@ pub(super) static PYTHON: Language = Language {
     id: LanguageId::new("python"),
     overloads: false,
     imports_types: false,
+    files_are_modules: false,
     family: "python",
     label: "Python",
     endings: &[".py", ".pyi", ".pyw"],

@@ -8,7 +8,7 @@ use tree_sitter::Node;
 use super::Ruby;
 use crate::languages::shared::refuses_null;
 use crate::model::{
-    Answer, ClosedSet, DeclId, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter, Returns,
+    Answer, ClosedSet, DeclId, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter, Parts, Returns,
     Surface, Variadic,
 };
 use crate::reading::{Next, Raised, Scope, Walk};
@@ -29,6 +29,7 @@ pub(super) fn type_declaration<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>, is
     let mut declaration = begin_declaration(walk, kind, name, node);
     let text = walk.text(name).replace("::", ".");
     declaration.name = Name::new(text.trim_start_matches('.'));
+    declaration.parts = Parts::Open;
     if let Some(superclass) = walk.field(node, "superclass") {
         declaration.supertypes =
             walk.children(superclass).into_iter().map(|ty| Name::simple(walk.text(ty))).collect();
@@ -65,6 +66,7 @@ pub(super) fn method<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>, is: Ruby) {
     declaration.body = crate::model::Body::Present;
     declaration.signature.parameters = parameters(walk, node);
     declaration.signature.returns = if constructor { Returns::nothing() } else { Returns::default() };
+    declaration.unasked = is_setter(text);
     if text.ends_with('?') {
         declaration.signature.returns.set = Some(ClosedSet::Boolean);
     }
@@ -86,6 +88,11 @@ pub(super) fn method<'t>(walk: &mut Walk<'t, Ruby>, node: Node<'t>, is: Ruby) {
     }
     // Any name may be a call.
     walk.calls();
+}
+
+/// Tells whether a method is called by an assignment: `press.load = 12`.
+fn is_setter(name: &str) -> bool {
+    name.strip_suffix('=').is_some_and(|name| name.ends_with(|c: char| c.is_alphanumeric() || c == '_'))
 }
 
 fn parameters<'t>(walk: &Walk<'t, Ruby>, node: Node<'t>) -> Vec<Parameter> {

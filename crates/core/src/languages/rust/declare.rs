@@ -2,13 +2,14 @@
 
 use std::collections::HashMap;
 
+use smol_str::SmolStr;
 use tree_sitter::Node;
 
 use super::Rust;
 use crate::languages::shared::{join, line_between, narrow_by_type, take_out};
 use crate::model::{
-    Answer, Attached, ClosedSet, Declaration, Doc, Excuse, Kind, Name, Origin, ParamName, Parameter,
-    RawComment, Returns, Signature, Surface, Thrown, TypeParameter, Variadic,
+    Answer, Attached, ClosedSet, Declaration, Doc, Excuse, Kind, ModuleLink, Name, Origin, ParamName,
+    Parameter, RawComment, Returns, Signature, Surface, Thrown, TypeParameter, Variadic,
 };
 use crate::reading::{Raised, Scope, Walk};
 use crate::text::Span;
@@ -393,8 +394,59 @@ pub(super) fn re_export<'t>(walk: &mut Walk<'t, Rust>, node: Node<'t>) {
         return;
     }
     let Some(path) = walk.field(node, "argument").map(|argument| walk.text(argument)) else { return };
+    walk.outline.links.extend(given_out(path));
     let names = path.split(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '*')));
     walk.given_out.extend(names.filter(|name| !name.is_empty()).map(Into::into));
+}
+
+/// Reads off what a `use` that everybody sees gives out: `press::{Scale, vats::{self, Vat as Tank}, labels::*}`.
+fn given_out(tree: &str) -> Vec<ModuleLink> {
+    let mut out = Vec::new();
+    let mut path: Vec<&str> = Vec::new();
+    let mut opened: Vec<usize> = Vec::new();
+    let (mut rest, mut renamed) = (tree, false);
+    let mut end = |path: &mut Vec<&str>, upto: usize| {
+        if path.len() > upto
+            && let Some((&name, module)) = path.split_last()
+        {
+            let module = SmolStr::new(module.join("::"));
+            out.push(match name {
+                "*" => ModuleLink::PassAll { module },
+                _ => ModuleLink::Pass { given: SmolStr::new(name), module, name: None },
+            });
+        }
+        path.truncate(upto);
+    };
+    while let Some(sign) = rest.chars().next() {
+        let is_name = |c: char| c.is_alphanumeric() || matches!(c, '_' | '*' | '#');
+        let length = rest.find(|c| !is_name(c)).unwrap_or(rest.len());
+        match sign {
+            '{' => opened.push(path.len()),
+            ',' => end(&mut path, opened.last().copied().unwrap_or(0)),
+            '}' => {
+                end(&mut path, opened.pop().unwrap_or(0));
+                // What stands in front of the braces is given out by what is in them.
+                path.truncate(opened.last().copied().unwrap_or(0));
+            }
+            _ if length > 0 => {
+                let word = &rest[..length];
+                match word {
+                    "as" => renamed = true,
+                    _ if renamed => renamed = false,
+                    // The module itself.
+                    "self" if !path.is_empty() => {
+                        let mut whole = path.clone();
+                        end(&mut whole, path.len() - 1);
+                    }
+                    _ => path.push(word.trim_start_matches("r#")),
+                }
+            }
+            _ => {}
+        }
+        rest = &rest[length.max(sign.len_utf8())..];
+    }
+    end(&mut path, 0);
+    out
 }
 
 /// Tells whether a block is the body of a function.
@@ -525,5 +577,27 @@ fn answer_twins(walk: &mut Walk<'_, Rust>) {
         .collect();
     for at in answered {
         walk.outline.declarations[at].answered = true;
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::given_out;
+    use crate::model::ModuleLink;
+
+    #[test]
+    fn trees_of_names_are_read_to_their_leaves() {
+        let told: Vec<String> =
+            given_out("press::{Scale, vats::{self, Vat as Tank}, labels::*}, crates::Crate")
+                .iter()
+                .map(|link| match link {
+                    ModuleLink::Pass { given, module, .. } => format!("{module}/{given}"),
+                    ModuleLink::PassAll { module } => format!("{module}/*"),
+                    other => format!("{other:?}"),
+                })
+                .collect();
+        assert_eq!(told, ["press/Scale", "press/vats", "press::vats/Vat", "press::labels/*", "crates/Crate"]);
+        assert!(given_out("").is_empty());
+        assert_eq!(given_out("press::Scale").len(), 1);
     }
 }

@@ -32,6 +32,7 @@ pub(super) static RUST: Language = Language {
     notation: NotationId::new("headings"),
     demand: Demand { throws: Owe::Always, ..Demand::all(Owe::Never) },
     asks_fields: true,
+    files_are_modules: true,
     carrier: Carrier::Lines { mark: "///" },
     module_comment: ModuleComment::Lines("//!"),
     doc_mark: "///",

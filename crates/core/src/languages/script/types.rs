@@ -50,3 +50,7 @@ pub(super) fn literal_type(text: &str) -> Option<&'static str> {
         _ => None,
     }
 }
+
+/// Members that every object has.
+pub(super) const WELL_KNOWN: &[(&str, &str, usize)] =
+    &[("", "toString", 0), ("", "toLocaleString", 0), ("", "valueOf", 0)];

@@ -1,0 +1,9 @@
+module Cellar
+  # A press.
+  class Press
+    # Presses a crate.
+    def run(crate)
+      crate
+    end
+  end
+end

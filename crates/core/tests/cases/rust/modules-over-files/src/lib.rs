@@ -1,0 +1,13 @@
+//! What a cellar knows.
+
+mod labels;
+pub mod press;
+mod scale;
+#[cfg(test)]
+mod samples;
+mod vats;
+
+pub use crate::labels::{Label, sealed::*};
+pub use vats as tanks;
+
+pub fn cellar() {}

@@ -1,0 +1,3 @@
+mod parts;
+
+pub fn press() {}

@@ -1,0 +1,5 @@
+pub fn screw() {}
+
+impl crate::Label {
+    pub fn peel(&self) {}
+}

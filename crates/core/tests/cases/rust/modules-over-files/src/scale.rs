@@ -1,0 +1,6 @@
+pub fn weigh() {}
+
+/// Weighs anew.
+///
+/// # Panics
+pub fn reweigh() {}
