@@ -1,5 +1,9 @@
 //! Sentences that say what comes back, so that no entry need say it again.
 
+use std::sync::LazyLock;
+
+use aho_corasick::AhoCorasick;
+
 /// Tells whether a summary already says what comes back.
 pub(crate) fn summary_answers(summary: &str) -> bool {
     // `:class:`bool`: whether it is full`, `Optional[:class:`Crate`]: what lies on it`: the type leads.
@@ -43,14 +47,12 @@ fn asks(summary: &str) -> bool {
 
 /// Tells whether a sentence of a text begins with when the answer is yes, or no: "True if it is full".
 fn says_when(text: &str) -> bool {
-    ["rue if ", "alse if ", "rue when ", "alse when "].iter().any(|words| {
-        memchr::memmem::find_iter(text.as_bytes(), words.as_bytes()).any(|at| {
-            let before = text[..at].strip_suffix(['T', 'F']);
-            before.is_some_and(|before| {
-                let before = before.trim_end_matches([' ', '`', '*']);
-                before.is_empty() || before.ends_with(['\n', '.', '-', '!', '?'])
-            })
-        })
+    const WORDS: &[&str] = &["True if ", "False if ", "True when ", "False when "];
+    static WHEN: LazyLock<AhoCorasick> =
+        LazyLock::new(|| AhoCorasick::new(WORDS).expect("plain words compile"));
+    WHEN.find_iter(text).any(|found| {
+        let before = text[..found.start()].trim_end_matches([' ', '`', '*']);
+        before.is_empty() || before.ends_with(['\n', '.', '-', '!', '?'])
     })
 }
 
@@ -176,22 +178,11 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             .find_map(|subject| bare.strip_suffix(subject));
         let when = ["when ", "before ", "until ", "after ", "once ", "if ", "while ", "as ", "that "];
         let named = named.is_some_and(|before| !when.iter().any(|word| before.ends_with(word))) && has_value;
-        // "On success return the load", not "on return".
-        let in_case =
-            opening.strip_prefix("on ").is_some_and(|case| (1..4).contains(&case.split_whitespace().count()))
-                && has_value;
-        // "A factory method that returns the load".
-        let is_kind = |kind: &&str| opening.ends_with(*kind);
-        let defined = (opening.starts_with("a ") || opening.starts_with("an "))
-            && opening.split(' ').count() < 7
-            && ["function that ", "method that ", "helper that ", "factory that ", "property that "]
-                .iter()
-                .any(is_kind);
         let opens = opening.is_empty() && (capital || listed)
             || named
-            || defined
+            || says_what_it_is(opening)
             || follows
-            || in_case
+            || (is_case(opening) && has_value)
             || second
             || called
             || subjects.contains(&opening)
@@ -200,6 +191,19 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             || bare.ends_with(", it ");
         opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
     })
+}
+
+/// Tells whether the beginning of a sentence is a case, "On success return the load", and not "on return".
+fn is_case(opening: &str) -> bool {
+    opening.strip_prefix("on ").is_some_and(|case| (1..4).contains(&case.split_whitespace().count()))
+}
+
+/// Tells whether the beginning of a sentence says what is called: "A factory method that returns the load".
+fn says_what_it_is(opening: &str) -> bool {
+    let kinds = ["function that ", "method that ", "helper that ", "factory that ", "property that "];
+    (opening.starts_with("a ") || opening.starts_with("an "))
+        && opening.split(' ').count() < 7
+        && kinds.iter().any(|kind| opening.ends_with(kind))
 }
 
 /// Tells whether the beginning of a sentence is the name of what is called: "weigh() returns the load", "Dict-like items() that

@@ -1,14 +1,17 @@
 //! What a comment leaves to another place: "See `weigh` for details", "Other arguments are passed on".
 
+use std::sync::LazyLock;
+
+use aho_corasick::AhoCorasick;
+
 use crate::model::Variadic;
 
 /// Parts of words without which a comment sends its reader nowhere: one of them is in each phrase below.
-const REFERRING: &[&[u8]] = &[
-    b"same", b"Same", b"ocument", b"escri", b"etails", b"nformation", b"lias ", b"rameters as",
-    b"guments as", b"as per ", b", but ", b", except ", b", only ", b"dentical", b"hortcut ",
-    b"horthand for", b"hort for", b"quivalent ", b"supported", b"ike `", b"ike [`", b"ike :", b"ike {@",
-    b"ike in ", b"for the parameters", b"for the arguments", b"meaning", b"ynonym ", b"ee `", b"ee :",
-    b"ee {@",
+const REFERRING: &[&str] = &[
+    "same", "Same", "ocument", "escri", "etails", "nformation", "lias ", "rameters as", "guments as",
+    "as per ", ", but ", ", except ", ", only ", "dentical", "hortcut ", "horthand for", "hort for",
+    "quivalent ", "supported", "ike `", "ike [`", "ike :", "ike {@", "ike in ", "for the parameters",
+    "for the arguments", "meaning", "ynonym ", "ee `", "ee :", "ee {@",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for everything.
@@ -170,7 +173,9 @@ pub(super) struct Left {
 
 /// Tells whether a text may send its reader elsewhere, by a glance at it.
 pub(super) fn may_refer(text: &str) -> bool {
-    REFERRING.iter().any(|word| memchr::memmem::find(text.as_bytes(), word).is_some())
+    static WORDS: LazyLock<AhoCorasick> =
+        LazyLock::new(|| AhoCorasick::new(REFERRING).expect("plain words compile"));
+    WORDS.is_match(text)
 }
 
 /// Finds what a text leaves to another place; where parameters have entries, it leaves only what it says that it leaves.

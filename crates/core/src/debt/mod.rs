@@ -151,15 +151,19 @@ impl Debt {
         } else {
             String::new()
         };
+        // Most texts do not have the name of what is owed at all.
+        let text = debtor.source.slice(doc.span);
+        let named = |(owed, parameter): (&bool, &Parameter)| {
+            *owed
+                && parameter.named().is_some_and(|name| {
+                    memchr::memmem::find(text.as_bytes(), name.as_str().as_bytes()).is_some()
+                })
+        };
+        let is_named = self.params.iter().zip(&debtor.signature.parameters).any(named);
         // Where no parameter has an entry, the text may well speak of each: `the tank \a number`.
         let inline = doc.notation.as_str() == "commands" && !has_params && demand.param != Owe::Always;
-        let spoken_of = if inline && self.params.contains(&true) {
-            spoken_of(debtor.source.slice(doc.span))
-        } else {
-            Vec::new()
-        };
-        let aliases =
-            if self.params.contains(&true) { told_of(debtor.source, doc, demand.param) } else { Vec::new() };
+        let spoken_of = if inline && is_named { spoken_of(text) } else { Vec::new() };
+        let aliases = if is_named { told_of(debtor.source, doc, demand.param) } else { Vec::new() };
         let marked =
             |name: &str| doc.notation.as_str() == "tags" && doc.marks.iter().any(|mark| mark.name == name);
         // What can be chained gives back its object, and what is a class its instance; a function's type,
@@ -181,7 +185,7 @@ impl Debt {
             *owed &= !parameter.named().is_some_and(|name| links.contains(&format!("[{name}]")));
         }
         if !has_params && demand.param != Owe::Always && self.params.contains(&true) {
-            for (owed, counted) in self.params.iter_mut().zip(counted(debtor.source.slice(doc.span))) {
+            for (owed, counted) in self.params.iter_mut().zip(counted(text)) {
                 *owed &= !counted;
             }
         }

@@ -221,8 +221,9 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
     let marked = move |(&line, _): (&Span, u32)| {
         let line = source.slice(line);
         let speaks = !has_entries && !line.trim_start().starts_with(">>> ");
-        let apart = set_apart(line).chain(unmistakable(line)).filter(move |_| marks && speaks);
-        apart.chain(given_values(line).filter(move |_| speaks))
+        let apart = (marks && speaks).then(|| set_apart(line).chain(unmistakable(line)));
+        let given = (speaks && line.contains('`')).then(|| given_values(line));
+        apart.into_iter().flatten().chain(given.into_iter().flatten())
     };
     let names =
         rows.flat_map(move |row| told_in(row).into_iter().chain(in_sentences(row)).chain(marked(row)));
