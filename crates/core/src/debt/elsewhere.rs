@@ -63,6 +63,8 @@ const PARAMS_ELSEWHERE: &[&str] = &[
     "arguments as for",
     "same meaning as",
     "same meanings as",
+    "parameters remain the same",
+    "arguments remain the same",
     "for a description of the parameters",
     "for a description of the arguments",
     "for parameter descriptions",

@@ -187,7 +187,10 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
         let (names, behind) = subject(line);
         let behind = match behind.strip_prefix('(') {
             Some(inner) => inner.split_once(')')?.1.trim_start(),
-            None => behind,
+            // `load Optional[float]: what to weigh`
+            None => {
+                behind.find(": ").filter(|&at| is_generic(&behind[..at])).map_or(behind, |at| &behind[at..])
+            }
         };
         if matches!(behind.trim_end(), "" | ":") && describes_below(row, whole) {
             return Some(names);
@@ -228,6 +231,15 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
     let names =
         rows.flat_map(move |row| told_in(row).into_iter().chain(in_sentences(row)).chain(marked(row)));
     names.flat_map(move |names| names.split(move |c| !is_word(c)))
+}
+
+/// Tells whether a text is a type with arguments, `Optional[float]`, and no more.
+fn is_generic(text: &str) -> bool {
+    let name = text.split(['[', '(']).next().unwrap_or_default();
+    name.len() < text.len()
+        && text.ends_with([']', ')'])
+        && name.starts_with(|c: char| c.is_uppercase())
+        && name.chars().all(|c| c.is_alphanumeric() || matches!(c, '.' | '_'))
 }
 
 /// Returns the names that code in a line gives values, as a call would, or compares: `weigh_all=True`, `load == 12`.

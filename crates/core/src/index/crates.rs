@@ -31,29 +31,44 @@ pub(super) struct Crates {
     declared: HashMap<u32, Vec<DeclaredModule>>,
     /// Names that are given out of the modules that declare them, by whatever file.
     names: HashSet<SmolStr>,
-    /// The names of modules of which all is given out.
-    whole: HashSet<SmolStr>,
+    /// The names of modules of which all is given out, with the folder around each where it is known.
+    whole: HashSet<(Option<SmolStr>, SmolStr)>,
     seen: HashMap<u32, Seen>,
 }
 
 impl Crates {
     /// Takes what a file tells.
-    pub(super) fn take(&mut self, file: u32, declared: Vec<DeclaredModule>, links: &[ModuleLink]) {
-        if !declared.is_empty() {
-            self.declared.insert(file, declared);
-        }
+    pub(super) fn take(
+        &mut self,
+        (file, path): (u32, &str),
+        declared: Vec<DeclaredModule>,
+        links: &[ModuleLink],
+    ) {
         for link in links {
             match link {
                 ModuleLink::Pass { given, name, .. } => {
                     _ = self.names.insert(name.clone().unwrap_or_else(|| given.clone()));
                 }
                 ModuleLink::PassAll { module } => {
-                    let last = module.rsplit("::").next().unwrap_or_default();
-                    _ = self.whole.insert(SmolStr::new(last));
+                    let inner = module.strip_prefix("self::").unwrap_or(module);
+                    // What the file declares itself stands beside it, or in the folder of its name.
+                    let folder = declared.iter().any(|own| own.name == inner).then(|| folder_inside(path));
+                    let last = inner.rsplit("::").next().unwrap_or_default();
+                    _ = self.whole.insert((folder.map(SmolStr::new), SmolStr::new(last)));
                 }
                 ModuleLink::Alias { .. } | ModuleLink::Import { .. } => {}
             }
         }
+        if !declared.is_empty() {
+            self.declared.insert(file, declared);
+        }
+    }
+
+    /// Tells whether the module that a file is, or all that is in it, is given out of another.
+    fn is_given(&self, path: &str, name: &SmolStr) -> bool {
+        let folder = module_of(path).map(|(folder, _)| SmolStr::new(folder));
+        self.names.contains(name)
+            || [folder, None].into_iter().any(|folder| self.whole.contains(&(folder, name.clone())))
     }
 
     /// Works out how far each file can be seen; `numbers` has the files by path.
@@ -68,7 +83,7 @@ impl Crates {
             for _ in 0..32 {
                 let Some((parent, module)) = self.declaring(&at, numbers) else { break };
                 // Whoever sees another module that gives this one out, sees it.
-                given |= self.names.contains(&module.name) || self.whole.contains(&module.name);
+                given |= self.is_given(&at, &module.name);
                 if !given {
                     surface = surface.max(module.surface);
                 }
@@ -142,9 +157,25 @@ fn module_of(path: &str) -> Option<(&str, &str)> {
     }
 }
 
+/// Returns the folder in which the modules stand that a file declares.
+fn folder_inside(path: &str) -> &str {
+    match module_of(path) {
+        Some(_) if !path.ends_with("/mod.rs") => path.strip_suffix(".rs").unwrap_or(path),
+        _ => path.rsplit_once('/').map_or("", |(folder, _)| folder),
+    }
+}
+
 #[cfg(test)]
 mod tests {
-    use super::module_of;
+    use super::{folder_inside, module_of};
+
+    #[test]
+    fn what_a_file_declares_stands_in_a_folder() {
+        assert_eq!(folder_inside("src/press.rs"), "src/press");
+        assert_eq!(folder_inside("src/press/mod.rs"), "src/press");
+        assert_eq!(folder_inside("src/lib.rs"), "src");
+        assert_eq!(folder_inside("main.rs"), "");
+    }
 
     #[test]
     fn a_file_is_a_module_by_its_path() {

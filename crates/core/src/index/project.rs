@@ -94,7 +94,7 @@ impl Family {
         self.numbers.insert(file.path.clone(), number);
         self.paths.push(file.path);
         self.halves.take(number, file.half);
-        self.crates.take(number, file.modules, &file.links);
+        self.crates.take((number, &self.paths[number as usize]), file.modules, &file.links);
         self.modules.take(number, file.links, file.is_entry);
         self.calls.take(number, file.flows);
         for facts in file.types {

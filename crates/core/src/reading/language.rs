@@ -145,6 +145,10 @@ pub trait Reader: Sync {
 /// (numbers widen), types of different families always do.
 pub type TypeWords = &'static [(&'static str, &'static str)];
 
+/// Names of types of the standard library that others are derived from, and of the members that each of them has; `*` at the
+/// end of one stands for any further letters.
+pub type MembersOf = &'static [(&'static [&'static str], &'static [&'static str])];
+
 /// Where the comment of a module stands.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
 pub enum ModuleComment {
@@ -286,6 +290,8 @@ pub struct Language {
     pub ambient: &'static [&'static str],
     /// Members of well-known supertypes of the standard library: supertype, member, parameters.
     pub well_known: &'static [(&'static str, &'static str, usize)],
+    /// The same where a name stands for one member, whatever it takes.
+    pub members_of: MembersOf,
     /// Words for built-in types, with the family of each.
     pub type_words: TypeWords,
     /// Names the type of a literal, where the language leaves types open.
@@ -331,6 +337,7 @@ impl Language {
             hierarchy: &NO_HIERARCHY,
             ambient: &[],
             well_known: &[],
+            members_of: &[],
             type_words: &[],
             literal_type: |_| None,
             reader,

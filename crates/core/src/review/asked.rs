@@ -5,6 +5,7 @@ use crate::text::narrow;
 use super::FileReading;
 use crate::index::{Family, Owner, TypeFacts};
 use crate::model::{DeclId, Declaration, DocComment, Excuse, Kind, Surface};
+use crate::reading::MembersOf;
 use crate::settings::Ask;
 
 /// How a declaration stands to the review.
@@ -179,15 +180,10 @@ fn is_override<'f>(
     }
     let Some(owner) = owner_of(file, declaration) else { return false };
     let arity = declaration.signature.parameters.len();
-    let well_known = file.language.well_known.iter().any(|&(supertype, name, parameters)| {
-        declaration.name == name
-            && parameters == arity
-            && (supertype.is_empty() || owner.supertypes.iter().any(|found| found == supertype))
-    });
     // What an extension gives is what all that conform to its protocol have to have.
     let given =
         || declaration.owner.is_none() && file.known().asks_for(owner.qualified, declaration, file.language);
-    if well_known || given() {
+    if given() {
         return true;
     }
     let same =
@@ -196,7 +192,26 @@ fn is_override<'f>(
         Some((of, supertypes)) if same(of) => supertypes,
         _ => &mut above.insert((owner, file.known().supertypes_of(owner))).1,
     };
-    Family::overridden_among(supertypes, declaration, file.language).is_some()
+    let inherits = |from: &str| {
+        owner.supertypes.iter().any(|name| name == from)
+            || supertypes.iter().any(|(_, above)| above.supertypes.iter().any(|name| name == from))
+    };
+    let well_known = file.language.well_known.iter().any(|&(supertype, name, parameters)| {
+        declaration.name == name && parameters == arity && (supertype.is_empty() || inherits(supertype))
+    });
+    well_known
+        || is_member_of(file.language.members_of, declaration.name.as_str(), inherits)
+        || Family::overridden_among(supertypes, declaration, file.language).is_some()
+}
+
+/// Tells whether one of the types that are inherited has a member of this name.
+fn is_member_of(members_of: MembersOf, name: &str, inherits: impl Fn(&str) -> bool) -> bool {
+    let is_named = |member: &str| match member.strip_suffix('*') {
+        Some(beginning) => name.starts_with(beginning),
+        None => name == member,
+    };
+    let mut having = members_of.iter().filter(|(_, members)| members.iter().any(|member| is_named(member)));
+    having.any(|(types, _)| types.iter().any(|ty| inherits(ty)))
 }
 
 /// Returns the type that a member is of, which another file may declare.

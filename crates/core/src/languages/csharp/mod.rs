@@ -64,6 +64,7 @@ pub(super) static CSHARP: Language = Language {
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,
     well_known: types::WELL_KNOWN,
+    members_of: &[],
     type_words: types::WORDS,
     literal_type: |_| None,
     reader: &GrammarReader(&grammar::GRAMMAR),

@@ -62,6 +62,7 @@ pub(super) static JAVA: Language = Language {
     files_are_modules: false,
     ambient: JVM_AMBIENT,
     well_known: types::WELL_KNOWN,
+    members_of: &[],
     type_words: types::WORDS,
     literal_type: |_| None,
     reader: &GrammarReader(&grammar::GRAMMAR),

@@ -14,6 +14,7 @@ pub(super) mod grammar;
 mod kinds;
 mod parameters;
 mod simple;
+mod standard;
 mod statements;
 mod types;
 
@@ -68,6 +69,7 @@ pub(super) static PYTHON: Language = Language {
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,
     well_known: &[],
+    members_of: standard::MEMBERS,
     type_words: types::WORDS,
     literal_type: types::literal_type,
     reader: &GrammarReader(&grammar::GRAMMAR),

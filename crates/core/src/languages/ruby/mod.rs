@@ -35,6 +35,7 @@ pub(super) static RUBY: Language = Language {
     hierarchy: &types::HIERARCHY,
     ambient: types::AMBIENT,
     well_known: types::WELL_KNOWN,
+    members_of: types::MEMBERS,
     literal_type: types::literal_type,
     overloads: false,
     ..Language::of("ruby", "Ruby", &GrammarReader(&GRAMMAR))

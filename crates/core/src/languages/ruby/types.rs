@@ -1,6 +1,6 @@
 //! Data of the Ruby standard library.
 
-use crate::reading::Hierarchy;
+use crate::reading::{Hierarchy, MembersOf};
 
 /// Exceptions of the core.
 pub(super) static HIERARCHY: Hierarchy = Hierarchy::new(
@@ -75,3 +75,22 @@ pub(super) fn literal_type(text: &str) -> Option<&'static str> {
         _ => None,
     }
 }
+
+/// Members of classes of the core that others are derived from.
+pub(super) const MEMBERS: MembersOf = &[
+    (
+        &["Hash"],
+        &[
+            "clear", "delete", "dig", "dup", "each", "each_pair", "fetch", "has_key?", "include?", "key?",
+            "keys", "member?", "merge", "merge!", "replace", "store", "to_h", "to_hash", "update", "values",
+        ],
+    ),
+    (
+        &["Array", "Set"],
+        &["add", "clear", "delete", "dup", "each", "include?", "length", "pop", "push", "shift", "size"],
+    ),
+    (
+        &["Exception", "StandardError", "RuntimeError"],
+        &["backtrace", "detailed_message", "full_message", "message"],
+    ),
+];

@@ -1,6 +1,6 @@
 //! Data of the standard library of JavaScript.
 
-use crate::reading::{Hierarchy, TypeWords};
+use crate::reading::{Hierarchy, MembersOf, TypeWords};
 
 /// Errors of ECMA-262 and of the platforms around it.
 pub(super) static HIERARCHY: Hierarchy = Hierarchy::new(
@@ -54,3 +54,26 @@ pub(super) fn literal_type(text: &str) -> Option<&'static str> {
 /// Members that every object has.
 pub(super) const WELL_KNOWN: &[(&str, &str, usize)] =
     &[("", "toString", 0), ("", "toLocaleString", 0), ("", "valueOf", 0)];
+
+/// Members of classes of browsers and of Node that others are derived from.
+pub(super) const MEMBERS: MembersOf = &[
+    (
+        &["HTMLElement", "SVGElement"],
+        &["adoptedCallback", "attributeChangedCallback", "connectedCallback", "disconnectedCallback"],
+    ),
+    (
+        &["Readable", "Writable", "Duplex", "Transform", "PassThrough"],
+        &["_construct", "_destroy", "_final", "_flush", "_read", "_transform", "_write", "_writev"],
+    ),
+    (
+        &["EventEmitter"],
+        &[
+            "addListener", "emit", "eventNames", "listenerCount", "listeners", "off", "on", "once",
+            "prependListener", "removeAllListeners", "removeListener",
+        ],
+    ),
+    (
+        &["Map", "Set", "WeakMap", "WeakSet"],
+        &["add", "clear", "delete", "entries", "forEach", "get", "has", "keys", "set", "values"],
+    ),
+];

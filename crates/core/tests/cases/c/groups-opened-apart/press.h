@@ -21,3 +21,10 @@ int press_rate(int press);
 
 int press_speed(int press);
 /** @} */
+
+/**
+ * Presses crates one by one.
+ *
+ * All other parameters remain the same as in `press_load()`.
+ */
+void press_each(int press, int crates);

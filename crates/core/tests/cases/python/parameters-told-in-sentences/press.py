@@ -198,3 +198,12 @@ def widened(strict_order, fast):
 
     The fast param works as in :func:`weigh`, and ``strict_order == "by load"`` is slow.
     """
+
+
+def priced(crate, unit):
+    """Says what a crate costs.
+
+    Args:
+        crate Optional(str): What is on it.
+        unit Union[str, int]: What it is counted in.
+    """

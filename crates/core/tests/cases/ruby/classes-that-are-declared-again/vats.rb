@@ -7,3 +7,19 @@ module Cellar
     def clean; end
   end
 end
+
+# What a cellar holds, by number.
+class Numbers < ::Hash
+  def fetch(number, *rest)
+    super
+  end
+
+  def fill(number); end
+end
+
+# Raised when a vat is full.
+class Full < StandardError
+  def message
+    "full"
+  end
+end

@@ -7,7 +7,7 @@ mod scale;
 mod samples;
 mod vats;
 
-pub use crate::labels::{Label, sealed::*};
+pub use crate::labels::Label;
 pub use vats as tanks;
 
 pub fn cellar() {}

@@ -1,3 +1,4 @@
 mod parts;
+mod sealed;
 
 pub fn press() {}

@@ -1,4 +1,6 @@
-pub mod sealed;
+mod sealed;
+
+pub use sealed::*;
 
 pub struct Label;
 
