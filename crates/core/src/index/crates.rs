@@ -10,30 +10,53 @@ use crate::model::{Declaration, Excuse, Kind, ModuleLink, Outline, Surface};
 /// A module that a file says another file to be: `mod press;`.
 #[derive(Clone, Debug, PartialEq, Eq, Hash, Serialize, Deserialize)]
 pub struct DeclaredModule {
-    /// Its name.
+    /// Its name, or that of its file where it has another.
     pub name: SmolStr,
     /// How far the declaration lets it be seen.
     pub surface: Surface,
     /// It is only there for tests.
     pub tests: bool,
+    /// The declaration leaves it out of the documentation.
+    pub hidden: bool,
 }
 
-/// How far a file can be seen from outside its crate.
+/// How a file can be seen from outside its crate.
 #[derive(Clone, Copy, Debug)]
 struct Seen {
     surface: Surface,
     tests: bool,
+    hidden: bool,
+}
+
+/// Where a module is looked for that gives all it has to another.
+#[derive(Clone, Debug, PartialEq, Eq, Hash)]
+enum Place {
+    /// In this folder.
+    Folder(SmolStr),
+    /// In a module of this name.
+    Under(SmolStr),
+    /// Anywhere.
+    Any,
 }
 
 /// The files of crates, and what is given out of modules.
 #[derive(Debug, Default)]
 pub(super) struct Crates {
     declared: HashMap<u32, Vec<DeclaredModule>>,
-    /// Names that are given out of the modules that declare them, by whatever file.
-    names: HashSet<SmolStr>,
-    /// The names of modules of which all is given out, with the folder around each where it is known.
-    whole: HashSet<(Option<SmolStr>, SmolStr)>,
+    /// Names that are given out of the modules that declare them, with the files that do so.
+    names: HashMap<SmolStr, Vec<u32>>,
+    /// Modules of which all is given out, with the files that do so.
+    whole: HashMap<(Place, SmolStr), Vec<u32>>,
     seen: HashMap<u32, Seen>,
+}
+
+/// A file on its way to being settled.
+struct Unsettled<'c> {
+    file: u32,
+    /// The file that declares it, and as what.
+    parent: Option<(u32, &'c DeclaredModule)>,
+    /// The files that give it out, or all that it has.
+    givers: Vec<u32>,
 }
 
 impl Crates {
@@ -47,14 +70,12 @@ impl Crates {
         for link in links {
             match link {
                 ModuleLink::Pass { given, name, .. } => {
-                    _ = self.names.insert(name.clone().unwrap_or_else(|| given.clone()));
+                    let name = name.clone().unwrap_or_else(|| given.clone());
+                    self.names.entry(name).or_default().push(file);
                 }
                 ModuleLink::PassAll { module } => {
-                    let inner = module.strip_prefix("self::").unwrap_or(module);
-                    // What the file declares itself stands beside it, or in the folder of its name.
-                    let folder = declared.iter().any(|own| own.name == inner).then(|| folder_inside(path));
-                    let last = inner.rsplit("::").next().unwrap_or_default();
-                    _ = self.whole.insert((folder.map(SmolStr::new), SmolStr::new(last)));
+                    let (place, name) = place_of(module, path, &declared);
+                    self.whole.entry((place, name)).or_default().push(file);
                 }
                 ModuleLink::Alias { .. } | ModuleLink::Import { .. } => {}
             }
@@ -64,36 +85,69 @@ impl Crates {
         }
     }
 
-    /// Tells whether the module that a file is, or all that is in it, is given out of another.
-    fn is_given(&self, path: &str, name: &SmolStr) -> bool {
-        let folder = module_of(path).map(|(folder, _)| SmolStr::new(folder));
-        self.names.contains(name)
-            || [folder, None].into_iter().any(|folder| self.whole.contains(&(folder, name.clone())))
-    }
-
     /// Works out how far each file can be seen; `numbers` has the files by path.
-    pub(super) fn settle(&mut self, numbers: &HashMap<SmolStr, u32>, paths: &[SmolStr]) {
+    pub(super) fn settle(&mut self, numbers: &HashMap<SmolStr, u32>) {
         if self.declared.is_empty() {
             return;
         }
-        for (path, &file) in numbers {
-            let (mut surface, mut tests, mut given) = (Surface::Public, false, false);
-            let mut at = path.clone();
-            // A module declares its parts; broken code has cycles.
-            for _ in 0..32 {
-                let Some((parent, module)) = self.declaring(&at, numbers) else { break };
-                // Whoever sees another module that gives this one out, sees it.
-                given |= self.is_given(&at, &module.name);
-                if !given {
-                    surface = surface.max(module.surface);
+        let mut files: Vec<Unsettled<'_>> = numbers
+            .iter()
+            .map(|(path, &file)| {
+                let parent = self.declaring(path, numbers);
+                let givers = parent.map_or_else(Vec::new, |(_, module)| self.givers(path, &module.name));
+                Unsettled { file, parent, givers }
+            })
+            .collect();
+        files.sort_unstable_by_key(|file| file.file);
+        // What nobody declares is the root of a crate, or of no crate at all: there a word in front decides alone.
+        let mut surfaces = vec![Surface::Private; files.len()];
+        for file in files.iter().filter(|file| file.parent.is_none()) {
+            surfaces[file.file as usize] = Surface::Public;
+        }
+        // A module is seen as far as the one that declares it, or one that gives it out. Each round settles a level more.
+        loop {
+            let mut settled = true;
+            for file in &files {
+                let Some((parent, module)) = file.parent else { continue };
+                let declared = surfaces[parent as usize].max(module.surface);
+                let given = file.givers.iter().map(|&giver| surfaces[giver as usize]);
+                let surface = given.fold(declared, Surface::min);
+                if surface < surfaces[file.file as usize] {
+                    surfaces[file.file as usize] = surface;
+                    settled = false;
                 }
-                tests |= module.tests;
-                at = paths[parent as usize].clone();
             }
-            if surface > Surface::Public || tests {
-                self.seen.insert(file, Seen { surface, tests });
+            if settled {
+                break;
             }
         }
+        let parents: HashMap<u32, (u32, &DeclaredModule)> =
+            files.iter().filter_map(|file| Some((file.file, file.parent?))).collect();
+        let mut seen = HashMap::default();
+        for file in &files {
+            let (mut tests, mut hidden, mut at) = (false, false, file.file);
+            // A module declares its parts; broken code has cycles.
+            for _ in 0..32 {
+                let Some(&(parent, module)) = parents.get(&at) else { break };
+                tests |= module.tests;
+                hidden |= module.hidden;
+                at = parent;
+            }
+            let surface = surfaces[file.file as usize];
+            if surface > Surface::Public || tests || hidden {
+                seen.insert(file.file, Seen { surface, tests, hidden });
+            }
+        }
+        self.seen = seen;
+    }
+
+    /// Returns the files that give out a module, or all that is in it.
+    fn givers(&self, path: &str, name: &SmolStr) -> Vec<u32> {
+        let Some((folder, own)) = module_of(path) else { return Vec::new() };
+        let around = folder.rsplit('/').next().unwrap_or_default();
+        let places = [Place::Folder(SmolStr::new(folder)), Place::Under(SmolStr::new(around)), Place::Any];
+        let whole = places.into_iter().filter_map(|place| self.whole.get(&(place, SmolStr::new(own))));
+        whole.chain(self.names.get(name)).flatten().copied().collect()
     }
 
     /// Finds the file that declares the module which another file is, and as what: of several the one that lets it be seen
@@ -123,16 +177,41 @@ impl Crates {
             .filter(|declaration| root(declaration) == declaration.qualified)
             .map(|declaration| declaration.qualified.clone())
             .collect();
+        let surface_of = |giver: &u32| self.seen.get(giver).map_or(Surface::Public, |seen| seen.surface);
         for declaration in &mut outline.declarations {
             if seen.tests && !declaration.excuses.contains(&Excuse::Tests) {
                 declaration.excuses.push(Excuse::Tests);
             }
+            declaration.hidden |= seen.hidden;
             // What an implementation adds to a type of another file is seen as far as that; a macro has no module.
-            let elsewhere = !own.contains(root(declaration)) || declaration.kind == Kind::Macro;
-            if !(elsewhere || self.names.contains(root(declaration))) {
-                declaration.surface = declaration.surface.max(seen.surface);
+            if !own.contains(root(declaration)) || declaration.kind == Kind::Macro {
+                continue;
             }
+            let givers = self.names.get(root(declaration)).into_iter().flatten();
+            let surface = givers.map(surface_of).fold(seen.surface, Surface::min);
+            declaration.surface = declaration.surface.max(surface);
         }
+    }
+}
+
+/// Returns where a module is to be looked for that a file gives all of: `pub use scale::*`, `pub use crate::press::scale::*`.
+fn place_of(module: &str, path: &str, declared: &[DeclaredModule]) -> (Place, SmolStr) {
+    let inner = module.strip_prefix("self::").unwrap_or(module);
+    let named = SmolStr::new(inner.rsplit("::").next().unwrap_or_default());
+    if declared.iter().any(|own| own.name == inner) {
+        return (Place::Folder(SmolStr::new(folder_inside(path))), named);
+    }
+    let beside = inner.strip_prefix("super::").filter(|name| !name.contains("::"));
+    if beside.is_some()
+        && let Some((folder, _)) = module_of(path)
+    {
+        return (Place::Folder(SmolStr::new(folder)), named);
+    }
+    let above =
+        inner.rsplit_once("::").map_or("", |(above, _)| above.rsplit("::").next().unwrap_or_default());
+    match above {
+        "" | "crate" | "super" => (Place::Any, named),
+        above => (Place::Under(SmolStr::new(above)), named),
     }
 }
 
@@ -167,7 +246,15 @@ fn folder_inside(path: &str) -> &str {
 
 #[cfg(test)]
 mod tests {
-    use super::{folder_inside, module_of};
+    use super::{Place, folder_inside, module_of, place_of};
+
+    #[test]
+    fn what_is_given_out_whole_is_looked_for_near_where_it_is_named() {
+        let place = |module: &str| place_of(module, "src/press.rs", &[]);
+        assert_eq!(place("crate::hall::scale"), (Place::Under("hall".into()), "scale".into()));
+        assert_eq!(place("super::scale"), (Place::Folder("src".into()), "scale".into()));
+        assert_eq!(place("crate::scale"), (Place::Any, "scale".into()));
+    }
 
     #[test]
     fn what_a_file_declares_stands_in_a_folder() {

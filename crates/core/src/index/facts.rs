@@ -181,10 +181,18 @@ fn declared_modules(outline: &Outline, language: &Language) -> Vec<DeclaredModul
     let modules = outline.declarations.iter().filter(|declaration| {
         declaration.kind == Kind::Module && declaration.owner.is_none() && declaration.body == Body::Absent
     });
+    // `#[path = "scale.rs"]` names another file than the module's.
+    let file_of = |module: &Declaration| {
+        outline.links.iter().find_map(|link| match link {
+            ModuleLink::Alias { given, local } if module.name == local.as_str() => Some(given.clone()),
+            _ => None,
+        })
+    };
     let declared = modules.map(|module| DeclaredModule {
-        name: SmolStr::new(module.name.as_str()),
+        name: file_of(module).unwrap_or_else(|| SmolStr::new(module.name.as_str())),
         surface: module.surface,
         tests: module.excuses.contains(&Excuse::Tests),
+        hidden: module.hidden,
     });
     declared.collect()
 }

@@ -69,7 +69,7 @@ impl Index {
             family.calls = calls;
             family.halves.settle();
             family.modules.settle(&family.numbers, &family.paths);
-            family.crates.settle(&family.numbers, &family.paths);
+            family.crates.settle(&family.numbers);
         }
         out
     }

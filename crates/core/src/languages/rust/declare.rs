@@ -24,6 +24,10 @@ struct Attributes {
     exported: bool,
     /// The comment is made by code.
     computed: bool,
+    /// The author says that no comment is wanted.
+    undocumented: bool,
+    /// The name of the file that a module is, without its ending.
+    path: Option<SmolStr>,
     /// The text of a `doc` attribute.
     doc: Option<Span>,
 }
@@ -79,6 +83,11 @@ fn read_attribute(walk: &Walk<'_, Rust>, span: Span, out: &mut Attributes) {
         }
         // Whether there is a comment depends on what is built.
         "cfg_attr" if inner.contains("doc =") || inner.contains("doc=") => out.computed = true,
+        "allow" | "expect" if inner.contains("missing_docs") => out.undocumented = true,
+        "path" => {
+            let file = inner.split('"').nth(1).and_then(|file| file.strip_suffix(".rs"));
+            out.path = file.filter(|file| !file.contains('/')).map(SmolStr::new);
+        }
         "deprecated" => out.deprecated = true,
         "macro_export" => out.exported = true,
         "cfg" if inner.contains("(test)") => out.test = true,
@@ -101,7 +110,7 @@ fn begin<'t>(
     }
     declaration.surface = surface(walk, node);
     declaration.hidden = attributes.hidden;
-    declaration.answered = attributes.computed;
+    declaration.answered = attributes.computed || attributes.undocumented;
     declaration.computed_comment = attributes.computed;
     declaration.deprecated = attributes.deprecated;
     if attributes.deprecated {
@@ -337,8 +346,12 @@ pub(super) fn implementation<'t>(walk: &mut Walk<'t, Rust>, node: Node<'t>) {
 /// Declares a module; only one with a body owns anything here.
 pub(super) fn module<'t>(walk: &mut Walk<'t, Rust>, node: Node<'t>) {
     let Some(name) = walk.field(node, "name") else { return };
-    let (mut declaration, _) = begin(walk, Kind::Module, name, node);
+    let (mut declaration, attributes) = begin(walk, Kind::Module, name, node);
     declaration.unasked = true;
+    if let Some(file) = attributes.path {
+        let link = ModuleLink::Alias { given: file, local: SmolStr::new(walk.text(name)) };
+        walk.outline.links.push(link);
+    }
     walk.enter(declaration);
 }
 

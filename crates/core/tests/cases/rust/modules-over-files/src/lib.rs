@@ -6,8 +6,15 @@ mod scale;
 #[cfg(test)]
 mod samples;
 mod vats;
+#[doc(hidden)]
+pub mod inner;
+#[path = "oak.rs"]
+mod wood;
 
 pub use crate::labels::Label;
 pub use vats as tanks;
 
 pub fn cellar() {}
+
+#[allow(missing_docs)]
+pub fn stairs() {}

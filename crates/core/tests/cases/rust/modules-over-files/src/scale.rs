@@ -1,3 +1,7 @@
+mod pans;
+
+pub use pans::Pan;
+
 pub fn weigh() {}
 
 /// Weighs anew.

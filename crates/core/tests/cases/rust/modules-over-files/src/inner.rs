@@ -1,0 +1,1 @@
+pub fn made_by_macros() {}
