@@ -1,9 +1,9 @@
-//! Tells generated files by their names, and by what they say of themselves near their top.
+//! Tells generated files by their names, by what they say of themselves near their top, and by lines that nobody writes.
 
 /// How the names end that generators give.
 const ENDINGS: &[&str] = &[
-    ".min.js", ".min.css", ".designer.cs", ".g.cs", ".g.i.cs", ".g.ts", "_pb2.py", "_pb2.pyi",
-    "_pb2_grpc.py", "_pb.js", "_pb.d.ts", ".pb.go", ".pb.h", ".pb.cc", ".pb.swift",
+    ".min.js", ".min.mjs", ".min.cjs", ".min.css", ".designer.cs", ".g.cs", ".g.i.cs", ".g.ts", "_pb2.py",
+    "_pb2.pyi", "_pb2_grpc.py", "_pb.js", "_pb.d.ts", ".pb.go", ".pb.h", ".pb.cc", ".pb.swift",
 ];
 
 /// How many lines are looked at.
@@ -40,8 +40,19 @@ pub(crate) fn is_generated_name(name: &str) -> bool {
     ENDINGS.iter().any(|ending| lower.ends_with(ending)) || lower.contains(".generated.")
 }
 
-/// Tells whether the first twenty lines say that a file is generated.
+/// Tells whether a text is squeezed together, as tools for browsers do it: its lines are longer, on the whole, than anybody
+/// writes them.
+fn is_squeezed(text: &str) -> bool {
+    const SHORTEST: usize = 1000;
+    const AVERAGE: usize = 500;
+    text.len() >= SHORTEST && text.bytes().filter(|&byte| byte == b'\n').count() * AVERAGE < text.len()
+}
+
+/// Tells whether the first twenty lines say that a file is generated, or its lines show it.
 pub(crate) fn is_generated(text: &str) -> bool {
+    if is_squeezed(text) {
+        return true;
+    }
     let head: String = text.lines().take(FIRST_LINES).map(|line| line.to_ascii_lowercase() + "\n").collect();
     let says = |marks: &[&str]| marks.iter().any(|mark| head.contains(mark));
     if !head.contains("generated") {
@@ -132,7 +143,15 @@ fn says_how(line: &str, at_top: bool) -> bool {
 
 #[cfg(test)]
 mod tests {
-    use super::{is_generated, is_generated_name};
+    use super::{is_generated, is_generated_name, is_squeezed};
+
+    #[test]
+    fn lines_that_nobody_writes_are_generated() {
+        let squeezed = "function a(b){return b}".repeat(60);
+        assert!(is_squeezed(&squeezed));
+        assert!(!is_squeezed(&squeezed.replace('}', "}\n")));
+        assert!(!is_squeezed("function a(b){return b}"));
+    }
 
     #[test]
     fn generators_give_names_of_their_own() {

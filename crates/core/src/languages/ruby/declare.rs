@@ -17,7 +17,10 @@ use crate::text::Span;
 fn begin_declaration<'t>(walk: &Walk<'t, Ruby>, kind: Kind, name: Node<'t>, node: Node<'t>) -> Declaration {
     let mut declaration = walk.start(kind, name, node, walk.field(node, "body"));
     let line = walk.source.line_span(walk.source.line(walk.span(name).start));
-    declaration.hidden = line.is_some_and(|line| walk.source.slice(line).contains("# :nodoc:"));
+    declaration.hidden = line.is_some_and(|line| {
+        let mark = walk.source.slice(line).split_once(":nodoc:");
+        mark.is_some_and(|(before, _)| before.trim_end().ends_with('#'))
+    });
     declaration
 }
 

@@ -23,3 +23,11 @@ class Full < StandardError
     "full"
   end
 end
+
+class Hidden #:nodoc:
+  def fill; end
+end
+
+class HiddenToo #:nodoc:#
+  def fill; end
+end
