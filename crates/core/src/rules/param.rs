@@ -313,7 +313,8 @@ fn optional(context: &Context<'_>, findings: &mut Findings<'_>) {
                 .done();
             return;
         }
-        let (Some(stated), Some(declared)) = (entry.default, parameter.default) else { return };
+        let told = || if entry.names.len() == 1 { default_in_text(context, entry.text?) } else { None };
+        let (Some(declared), Some(stated)) = (parameter.default, entry.default.or_else(told)) else { return };
         let (said, is) = (context.slice(stated), context.slice(declared));
         if other_literal(said, is) {
             let message = format!(
@@ -339,6 +340,32 @@ fn an_overload_lacks(context: &Context<'_>, parameter: &Name) -> bool {
     };
     let mut others = outline.ids().filter(|&id| id != context.id).map(|id| outline.declaration(id));
     context.file.language.dialect.is_script() && others.any(|other| is_overload(other) && !requires(other))
+}
+
+/// Returns the number or truth value that a text says to be the default, and no more: "Defaults to 2.", "(default: true)".
+fn default_in_text(context: &Context<'_>, text: Span) -> Option<Span> {
+    let whole = context.slice(text);
+    // Where it is spoken of twice, it may depend on something.
+    let mut words = memchr::memmem::find_iter(whole.as_bytes(), b"efault");
+    let (at, None) = (words.next()? + "efault".len(), words.next()) else { return None };
+    let border = |c: char| c.is_whitespace() || matches!(c, '*' | '/' | '#' | '`');
+    let mut behind = whole[at..].strip_prefix('s').unwrap_or(&whole[at..]).trim_start_matches(border);
+    for word in ["value", "to", "is", ":", "="] {
+        let rest = behind.strip_prefix(word).filter(|rest| rest.starts_with(|c: char| !c.is_alphanumeric()));
+        behind = rest.map_or(behind, |rest| rest.trim_start_matches(border));
+    }
+    let is_part = |c: char| c.is_alphanumeric() || matches!(c, '.' | '-' | '+' | '_');
+    let length = behind.find(|c| !is_part(c)).unwrap_or(behind.len());
+    let literal = behind[..length].trim_end_matches('.');
+    let rest = behind[literal.len()..].trim_start_matches('`');
+    let ends = rest.is_empty()
+        || rest.starts_with([')', ']', ';', '\n', '\r'])
+        || rest
+            .strip_prefix('.')
+            .is_some_and(|rest| rest.is_empty() || rest.starts_with(char::is_whitespace));
+    let is_literal = literal.parse::<f64>().is_ok() || matches!(literal, "True" | "False" | "true" | "false");
+    let start = text.start as usize + (whole.len() - behind.len());
+    (ends && is_literal).then(|| Span::of(start, start + literal.len()))
 }
 
 /// Tells whether two texts are literals that surely differ.
