@@ -5,6 +5,9 @@
 
 use crate::reading::TypeWords;
 
+/// The family of what holds values in their order.
+const LIST: &str = "list";
+
 /// Tells whether two types, as written, surely have no value in common.
 #[must_use]
 pub(crate) fn contradict(words: TypeWords, stated: &str, signature: &str) -> bool {
@@ -32,11 +35,31 @@ fn families(words: TypeWords, text: &str) -> Option<Vec<&'static str>> {
         if matches!(word, "optional" | "required" | "") || word.starts_with("default") {
             continue;
         }
-        let bare = word.split('[').next().unwrap_or_default().trim();
-        let bare = bare.rsplit('.').next().unwrap_or_default();
+        let word = may_be_nothing(word);
+        if is_array(word) {
+            out.push(LIST);
+            continue;
+        }
+        let bare = word.split(['[', '<', '{']).next().unwrap_or_default().trim().trim_end_matches('.');
+        let bare = bare.rsplit(['.', '\\']).next().unwrap_or_default();
         out.push(words.iter().find(|(known, _)| *known == bare)?.1);
     }
     (!out.is_empty()).then_some(out)
+}
+
+/// Strips the signs by which a type says that there may be no value: `?Crate`, `Crate?`, `Crate=`.
+fn may_be_nothing(word: &str) -> &str {
+    let word = word.strip_prefix(['?', '!']).unwrap_or(word);
+    word.strip_suffix(['?', '=']).unwrap_or(word).trim()
+}
+
+/// Tells whether a type is an array of whatever it names: `Crate[]`, `readonly Crate[]`, `(int|string)[]`.
+fn is_array(word: &str) -> bool {
+    let Some(element) = word.strip_suffix("[]") else { return false };
+    let element = element.strip_prefix("readonly ").unwrap_or(element);
+    let in_parentheses = element.starts_with('(') && element.find(')') == Some(element.len() - 1);
+    let is_name = |c: char| c.is_alphanumeric() || matches!(c, '_' | '.' | '\\' | '$');
+    in_parentheses || !element.is_empty() && element.trim_end_matches("[]").chars().all(is_name)
 }
 
 /// `Optional[X]` and `Union[X, Y]` say what `X | None` and `X | Y` say.
@@ -90,5 +113,18 @@ mod tests {
         assert!(!contradict(WORDS, "array_like", "int"));
         assert!(!contradict(WORDS, "str", "Crate"));
         assert!(contradict(WORDS, "list[str]", "int"));
+        assert!(contradict(WORDS, "?string", "int?"));
+        assert!(!contradict(WORDS, "?string", "string"));
+    }
+
+    #[test]
+    fn an_array_is_not_what_it_holds() {
+        assert!(contradict(WORDS, "string", "string[]"));
+        assert!(contradict(WORDS, "int", "readonly Crate[]"));
+        assert!(!contradict(WORDS, "Crate[]", "list<int>"));
+        assert!(!contradict(WORDS, "(int|string)[]", "int[][]"));
+        // What a function gives back is no array of functions.
+        assert!(!contradict(WORDS, "string", "() => string[]"));
+        assert!(!contradict(WORDS, "string", "Crate['load'][]"));
     }
 }

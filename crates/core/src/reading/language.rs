@@ -276,6 +276,8 @@ pub struct Language {
     pub overloads: bool,
     /// A file is a module that another one declares, and lets be seen or not.
     pub files_are_modules: bool,
+    /// Whether an extension of an interface gives bodies to what the interface asks for.
+    pub extensions_implement: bool,
     /// A type of another folder is only known by its name where it is imported.
     pub imports_types: bool,
     /// Names that differ only in upper and lower case are one.
@@ -330,6 +332,7 @@ impl Language {
             halves: Halves::None,
             overloads: true,
             files_are_modules: false,
+            extensions_implement: false,
             imports_types: false,
             ignores_case: false,
             members_ignore_case: false,

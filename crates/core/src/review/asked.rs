@@ -181,8 +181,11 @@ fn is_override<'f>(
     let Some(owner) = owner_of(file, declaration) else { return false };
     let arity = declaration.signature.parameters.len();
     // What an extension gives is what all that conform to its protocol have to have.
-    let given =
-        || declaration.owner.is_none() && file.known().asks_for(owner.qualified, declaration, file.language);
+    let given = || {
+        file.language.extensions_implement
+            && declaration.owner.is_none()
+            && file.known().asks_for(owner.qualified, declaration, file.language)
+    };
     if given() {
         return true;
     }

@@ -258,7 +258,9 @@ fn wrong_type(context: &Context<'_>, findings: &mut Findings<'_>) {
         let (Some(stated), Some(declared)) = (entry.ty, parameter.ty) else { return };
         let (said, is) = (context.slice(stated), context.slice(declared));
         // What a collecting parameter is inside may be told as well as what each is that it collects.
-        let collected = parameter.variadic != Variadic::No && is_collection(said);
+        let collects = parameter.variadic != Variadic::No;
+        let collected = collects && is_collection(said);
+        let is = if collects { is.strip_suffix("[]").unwrap_or(is) } else { is };
         if !collected && types::contradict(context.file.language.type_words, said, is) {
             let message = format!(
                 "`{}` is `{is}` in the signature and `{}` here; correct one of them",

@@ -6,6 +6,9 @@ const ABBREVIATIONS: &[&str] = &[
     "mr", "mrs", "al", "ca", "max", "min", "ref", "viz", "n.b", "a.k.a", "dept", "inc", "ltd",
 ];
 
+/// Tags that tell how a declaration stands, and nothing of how to call it.
+const STANDING: &[&str] = &["@deprecated", "@hidden", "@internal", "@see ", "@since "];
+
 /// Returns the offset behind the first sentence of `text`.
 ///
 /// A sentence ends at `.`, `!` or `?` before white space or the end, at a paragraph's end (an empty line),
@@ -34,6 +37,11 @@ pub fn has_second_sentence(text: &str) -> bool {
 
 /// Tells whether all that follows the first sentence is where else to look: an address, or what stands behind `See:`.
 fn only_refers(rest: &str) -> bool {
+    // A tag on the line of the sentence: `/** Weighs. @deprecated use the bridge */`.
+    let behind = rest.trim_start_matches([' ', '\t']).trim_end();
+    if STANDING.iter().any(|tag| behind.starts_with(tag)) && !behind.contains('\n') {
+        return true;
+    }
     let rest = rest.trim();
     // A section of its own, as field lists and Epytext have it.
     let section = [".. rubric:: See Also\n", ".. seealso::", "See Also:\n"]
@@ -108,6 +116,8 @@ mod tests {
         assert!(has_second_sentence("Weighs. Then prints."));
         assert!(has_second_sentence("Weighs\n\nThen prints"));
         assert!(!has_second_sentence("Weighs the\nload"));
+        assert!(!has_second_sentence("Weighs. @deprecated use the bridge"));
+        assert!(has_second_sentence("Weighs. @param load in kg"));
     }
 
     #[test]

@@ -26,6 +26,7 @@ pub(super) static CSHARP: Language = Language {
     overloads: true,
     imports_types: false,
     files_are_modules: false,
+    extensions_implement: false,
     family: "csharp",
     label: "C#",
     endings: &[".cs"],

@@ -60,6 +60,7 @@ pub(super) static JAVA: Language = Language {
     overloads: true,
     imports_types: true,
     files_are_modules: false,
+    extensions_implement: false,
     ambient: JVM_AMBIENT,
     well_known: types::WELL_KNOWN,
     members_of: &[],

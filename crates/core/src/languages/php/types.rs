@@ -73,6 +73,14 @@ pub(super) const WORDS: TypeWords = &[
     ("string", "text"),
     ("bool", "boolean"),
     ("boolean", "boolean"),
+    ("true", "boolean"),
+    ("false", "boolean"),
+    ("array", "list"),
+    ("list", "list"),
+    ("positive-int", "number"),
+    ("class-string", "text"),
+    ("non-empty-string", "text"),
+    ("null", "none"),
     ("void", "none"),
 ];
 

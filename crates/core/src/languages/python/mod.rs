@@ -29,6 +29,7 @@ pub(super) static PYTHON: Language = Language {
     overloads: false,
     imports_types: false,
     files_are_modules: false,
+    extensions_implement: false,
     family: "python",
     label: "Python",
     endings: &[".py", ".pyi", ".pyw"],

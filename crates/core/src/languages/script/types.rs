@@ -34,6 +34,12 @@ pub(super) const WORDS: TypeWords = &[
     ("boolean", "boolean"),
     ("Boolean", "boolean"),
     ("bool", "boolean"),
+    ("true", "boolean"),
+    ("false", "boolean"),
+    ("Array", "list"),
+    ("ReadonlyArray", "list"),
+    ("null", "none"),
+    ("undefined", "none"),
     ("void", "none"),
 ];
 

@@ -26,6 +26,7 @@ use crate::text::Span;
 pub(super) static SWIFT: Language = Language {
     endings: &[".swift"],
     ends_with_line: true,
+    extensions_implement: true,
     notations: &[NotationId::new("callouts")],
     notation: NotationId::new("callouts"),
     demand: Demand::of(Owe::OnceStarted),
