@@ -6,10 +6,10 @@ use smol_str::SmolStr;
 use super::crates::DeclaredModule;
 use super::halves::{self, HalfFacts};
 use crate::model::{
-    Answer, Body, DeclId, Declaration, DocComment, Excuse, Kind, ModuleLink, Name, Origin, Outline, Parts,
-    Receiver, Thrown,
+    Answer, Body, DeclId, Declaration, DocComment, Excuse, Kind, ModuleLink, Name, Origin, Outline,
+    Parameter, Parts, Receiver, Thrown,
 };
-use crate::reading::Language;
+use crate::reading::{Language, MemberLinks};
 use crate::text::{Source, narrow};
 
 /// What one file tells the project.
@@ -27,6 +27,8 @@ pub struct FileFacts {
     pub half: HalfFacts,
     /// What it takes from other modules, where the package names its entries.
     pub links: Vec<ModuleLink>,
+    /// Members that stand outside of what they are members of, each behind the name of that type.
+    pub outside: Vec<(SmolStr, SmolStr)>,
     /// The modules that it says other files to be (Rust).
     pub modules: Vec<DeclaredModule>,
     /// The package names it as an entry.
@@ -152,6 +154,7 @@ pub fn tell<'d>(
             owner.members.push(MemberFacts { name, arity: arity(declaration), documented });
         }
     }
+    let outside = if language.member_links == MemberLinks::NONE { Vec::new() } else { outside(outline) };
     for extension in outline.extensions.iter().filter(|extension| !extension.supertypes.is_empty()) {
         let name = extension.qualified.rsplit('.').next().unwrap_or_default();
         types.push(TypeFacts {
@@ -168,9 +171,27 @@ pub fn tell<'d>(
         half: halves::tell((outline, source), language, path, doc),
         links: outline.links.clone(),
         modules: declared_modules(outline, language),
+        outside,
         is_entry: false,
         flows: if outline.calls.is_empty() { Vec::new() } else { flows(outline, source) },
     }
+}
+
+/// Reads off what stands outside of the type that it is a member of.
+fn outside(outline: &Outline) -> Vec<(SmolStr, SmolStr)> {
+    let of_type = |declaration: &Declaration| {
+        let (around, name) = declaration.qualified.rsplit_once('.')?;
+        let inside = declaration.owner.is_some_and(|owner| outline.declaration(owner).kind.is_type());
+        let ty = around.rsplit('.').next().filter(|_| !inside)?;
+        Some((SmolStr::new(ty), SmolStr::new(name)))
+    };
+    // What a primary constructor takes may be a property as well.
+    let types = outline.declarations.iter().filter(|declaration| declaration.kind.is_type());
+    let taken = types.flat_map(|ty| {
+        let names = ty.signature.parameters.iter().filter_map(Parameter::named);
+        names.map(|name| (SmolStr::new(ty.name.as_str()), SmolStr::new(name.as_str())))
+    });
+    outline.declarations.iter().filter_map(of_type).chain(taken).collect()
 }
 
 /// Reads off which modules other files are.

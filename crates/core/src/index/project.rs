@@ -42,6 +42,8 @@ pub struct Family {
     /// Each type with the file that declares it.
     types: Vec<(u32, TypeFacts)>,
     by_name: HashMap<SmolStr, Vec<u32>>,
+    /// By the name of a type, the members that stand outside of it.
+    outside: HashMap<SmolStr, Vec<SmolStr>>,
     halves: Places,
     modules: Modules,
     crates: Crates,
@@ -97,6 +99,9 @@ impl Family {
         self.crates.take((number, &self.paths[number as usize]), file.modules, &file.links);
         self.modules.take(number, file.links, file.is_entry);
         self.calls.take(number, file.flows);
+        for (ty, member) in file.outside {
+            self.outside.entry(ty).or_default().push(member);
+        }
         for facts in file.types {
             self.by_name.entry(facts.name.clone()).or_default().push(narrow(self.types.len()));
             self.types.push((number, facts));
@@ -354,12 +359,18 @@ impl Family {
         let mut take = |facts: &TypeFacts| {
             names.extend(facts.members.iter().map(|member| member.name.clone()));
             names.extend(facts.values.iter().cloned());
+            names.extend(self.outside.get(&facts.name).into_iter().flatten().cloned());
         };
         self.named(ty).for_each(|(_, part)| take(part));
         self.each_supertype(owner, |_, supertype| {
             take(supertype);
             false
         });
+        // What stands on the companion of a class goes by the name of the class.
+        let companion = format!("{}.Companion", first.qualified);
+        self.named("Companion")
+            .filter(|(_, facts)| facts.qualified == companion)
+            .for_each(|(_, facts)| take(facts));
         // Types inside it are members as well.
         let inner = format!("{}.{member}", first.qualified);
         let nested = self.named(member).any(|(_, facts)| facts.qualified == inner);

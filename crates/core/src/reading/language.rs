@@ -276,6 +276,8 @@ pub struct Language {
     pub overloads: bool,
     /// A file is a module that another one declares, and lets be seen or not.
     pub files_are_modules: bool,
+    /// How comments refer to members of types, where that is the language's own way and not the notation's.
+    pub member_links: MemberLinks,
     /// Whether an extension of an interface gives bodies to what the interface asks for.
     pub extensions_implement: bool,
     /// A type of another folder is only known by its name where it is imported.
@@ -332,6 +334,7 @@ impl Language {
             halves: Halves::None,
             overloads: true,
             files_are_modules: false,
+            member_links: MemberLinks::NONE,
             extensions_implement: false,
             imports_types: false,
             ignores_case: false,
@@ -353,6 +356,24 @@ impl Language {
         let name = file_name.to_ascii_lowercase();
         self.endings.iter().any(|ending| name.ends_with(ending))
     }
+}
+
+/// How a link to a member of a type is written: `[Scale.weigh]`.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub struct MemberLinks {
+    /// What opens a link.
+    pub marks: &'static [&'static str],
+    /// What stands between a type and its member.
+    pub between: &'static str,
+    /// Whether a type goes by its bare name in all files of its folder, and not in its own file alone.
+    pub folder_wide: bool,
+    /// What a type has though nobody writes it: what is derived, or comes with all types.
+    pub given: &'static [&'static str],
+}
+
+impl MemberLinks {
+    /// No way of its own.
+    pub const NONE: Self = Self { marks: &[], between: "", folder_wide: false, given: &[] };
 }
 
 impl std::fmt::Debug for Language {

@@ -32,8 +32,8 @@ pub use flow::{Hierarchy, Raised, Types};
 pub(crate) use grammar::kinds;
 pub use grammar::{Action, CommentForm, Grammar, GrammarReader, Next, Table, Vocabulary};
 pub use language::{
-    CommentPlace, Demand, Deprecation, Examples, Explained, Half, Halves, Language, MembersOf, ModuleComment,
-    Owe, Reader, Token, TypeWords, Wishes,
+    CommentPlace, Demand, Deprecation, Examples, Explained, Half, Halves, Language, MemberLinks, MembersOf,
+    ModuleComment, Owe, Reader, Token, TypeWords, Wishes,
 };
 pub use mask::Given;
 pub(crate) use mask::Places;

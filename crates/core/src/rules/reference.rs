@@ -4,7 +4,8 @@ use super::rule::{Check, Example, Rule};
 use super::text::is_in_code;
 use super::{Context, Findings, visible};
 use crate::index::{Lookup, Owner};
-use crate::model::{Dialect, Kind, Level, Name, RuleId};
+use crate::model::{Dialect, Kind, Level, Name, RuleId, Signature};
+use crate::reading::MemberLinks;
 use crate::text::{Span, nearest};
 
 pub(super) static BROKEN: Rule = Rule {
@@ -45,16 +46,63 @@ fn broken(context: &Context<'_>, findings: &mut Findings<'_>) {
         "google" | "numpy" | "rest" | "epytext" => members(context, &[":meth:`"], b'.', findings),
         _ => {}
     }
+    links(context, findings);
+}
+
+/// Links of the language's own form, `[Scale.weigh]`: the type is declared where its bare name means it, and has no such
+/// member, but one like it. Without one like it the member may come from a macro or an embedded type.
+fn links(context: &Context<'_>, findings: &mut Findings<'_>) {
+    let language = context.file.language;
+    let MemberLinks { marks, between, folder_wide, given } = language.member_links;
+    let text = context.slice(context.doc.span).as_bytes();
+    if between.is_empty() || memchr::memmem::find(text, between.as_bytes()).is_none() {
+        return;
+    }
+    let here = context.file.source.path();
+    let declared = |ty: &str| match folder_wide {
+        true => context.file.known.places(ty).any(|path| folder(path) == folder(here)),
+        false => {
+            let mut types = context.file.outline.declarations.iter().filter(|found| found.kind.is_type());
+            types.any(|found| found.name.as_str() == ty)
+        }
+    };
+    let is_name = |text: &str| !text.is_empty() && text.chars().all(|c| c.is_alphanumeric() || c == '_');
+    for line in visible::lines(context) {
+        if !line.text.contains(between) {
+            continue;
+        }
+        for mark in marks {
+            for (at, _) in line.text.match_indices(mark) {
+                // What stands in backquotes is code and no link.
+                if line.text[..at].ends_with('`') {
+                    continue;
+                }
+                let from = at + mark.len();
+                let rest = &line.text[from..];
+                let Some(end) =
+                    rest.find(|c: char| !is_name(c.encode_utf8(&mut [0; 4])) && !between.contains(c))
+                else {
+                    continue;
+                };
+                let closes = rest[end..].starts_with([']', '`', '(']);
+                let Some((ty, member)) = rest[..end].split_once(between).filter(|_| closes) else { continue };
+                if !is_name(ty) || !is_name(member) || given.contains(&member) || !declared(ty) {
+                    continue;
+                }
+                let span = line.span(from + end - member.len(), from + end);
+                check_member(context, (ty, member), (span, true), findings);
+            }
+        }
+    }
 }
 
 /// Elements of XML that name a parameter or a type parameter.
 fn named_elements(context: &Context<'_>, findings: &mut Findings<'_>) {
     let declaration = context.declaration();
-    let Some((signature, _)) =
-        context.paired.filter(|_| declaration.kind.is_callable() || declaration.kind == Kind::Record)
-    else {
-        return;
+    let takes_some = |signature: &Signature| {
+        declaration.kind.is_callable() || declaration.kind == Kind::Record || !signature.parameters.is_empty()
     };
+    let Some((signature, _)) = context.paired.filter(|(signature, _)| takes_some(signature)) else { return };
     for &line in &context.doc.lines {
         let text = context.slice(line);
         for (mark, of_types) in [("<paramref name=\"", false), ("<typeparamref name=\"", true)] {
@@ -162,12 +210,8 @@ fn members(context: &Context<'_>, marks: &[&str], sign: u8, findings: &mut Findi
                 if !is_name(member) || (!ty.is_empty() && !is_name(ty)) {
                     continue;
                 }
-                check_member(
-                    context,
-                    (ty, member),
-                    line.span(from + end - member.len(), from + end),
-                    findings,
-                );
+                let span = line.span(from + end - member.len(), from + end);
+                check_member(context, (ty, member), (span, false), findings);
             }
         }
     }
@@ -229,7 +273,13 @@ fn stem(path: &str) -> String {
     name.split('.').next().unwrap_or_default().to_lowercase()
 }
 
-fn check_member(context: &Context<'_>, (ty, member): (&str, &str), span: Span, findings: &mut Findings<'_>) {
+/// Reports a member that a type lacks; if so asked, only where it has one of nearly the same name.
+fn check_member(
+    context: &Context<'_>,
+    (ty, member): (&str, &str),
+    (span, only_if_near): (Span, bool),
+    findings: &mut Findings<'_>,
+) {
     let (known, outline) = (context.file.known, context.file.outline);
     let ty = if ty.is_empty() {
         // Within the type around: only where that is the outermost, since outer members are seen as well.
@@ -270,6 +320,7 @@ fn check_member(context: &Context<'_>, (ty, member): (&str, &str), span: Span, f
             let message = format!("`{ty}` has no member `{member}`; did you mean `{meant}`?");
             findings.report(span, member, message).replace(span, meant);
         }
+        None if only_if_near => {}
         None => {
             let message = format!("`{ty}` has no member `{member}`; correct the reference, or remove it");
             findings.report(span, member, message).done();

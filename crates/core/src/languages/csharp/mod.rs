@@ -17,7 +17,8 @@ mod types;
 
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
 use crate::reading::{
-    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Halves, Language, ModuleComment, Owe,
+    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Halves, Language, MemberLinks, ModuleComment,
+    Owe,
 };
 
 /// C#.
@@ -26,6 +27,7 @@ pub(super) static CSHARP: Language = Language {
     overloads: true,
     imports_types: false,
     files_are_modules: false,
+    member_links: MemberLinks::NONE,
     extensions_implement: false,
     family: "csharp",
     label: "C#",

@@ -15,8 +15,8 @@ use crate::languages::shared::{
 };
 use crate::model::{Carrier, Doc, NotationId};
 use crate::reading::{
-    CommentForm, CommentPlace, Demand, Examples, Given, Grammar, GrammarReader, Language, Next, Owe,
-    Vocabulary, Walk, kinds,
+    CommentForm, CommentPlace, Demand, Examples, Given, Grammar, GrammarReader, Language, MemberLinks, Next,
+    Owe, Vocabulary, Walk, kinds,
 };
 
 /// Go.
@@ -35,6 +35,7 @@ pub(super) static GO: Language = Language {
         around: &[("", ""), ("package a\nfunc f() {\n", "\n}"), ("package a\n", "")],
         ..Examples::NONE
     },
+    member_links: MemberLinks { marks: &["["], between: ".", folder_wide: true, given: &[] },
     ..Language::of("go", "Go", &GrammarReader(&GRAMMAR))
 };
 

@@ -15,7 +15,8 @@ mod types;
 use crate::languages::shared::{JVM_AMBIENT, JVM_EXCEPTIONS};
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
 use crate::reading::{
-    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Halves, Language, ModuleComment, Owe,
+    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Halves, Language, MemberLinks, ModuleComment,
+    Owe,
 };
 
 /// Java.
@@ -60,6 +61,7 @@ pub(super) static JAVA: Language = Language {
     overloads: true,
     imports_types: true,
     files_are_modules: false,
+    member_links: MemberLinks::NONE,
     extensions_implement: false,
     ambient: JVM_AMBIENT,
     well_known: types::WELL_KNOWN,

@@ -18,8 +18,8 @@ use crate::languages::shared::{
 };
 use crate::model::{Dialect, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Deprecation, Examples, Given, Grammar, GrammarReader, Language, Next, Owe, Scope,
-    Vocabulary, Walk, kinds,
+    CommentForm, Demand, Deprecation, Examples, Given, Grammar, GrammarReader, Language, MemberLinks, Next,
+    Owe, Scope, Vocabulary, Walk, kinds,
 };
 use crate::text::Span;
 
@@ -41,6 +41,12 @@ pub(super) static KOTLIN: Language = Language {
     imports_types: true,
     ambient: JVM_AMBIENT,
     type_words: JVM_WORDS,
+    member_links: MemberLinks {
+        marks: &["["],
+        between: ".",
+        folder_wide: true,
+        given: &["Companion", "copy", "equals", "hashCode", "javaClass", "toString"],
+    },
     ..Language::of("kotlin", "Kotlin", &GrammarReader(&GRAMMAR))
 };
 

@@ -20,7 +20,8 @@ mod types;
 
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
 use crate::reading::{
-    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Half, Halves, Language, ModuleComment, Owe,
+    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Half, Halves, Language, MemberLinks,
+    ModuleComment, Owe,
 };
 
 /// Python.
@@ -29,6 +30,7 @@ pub(super) static PYTHON: Language = Language {
     overloads: false,
     imports_types: false,
     files_are_modules: false,
+    member_links: MemberLinks::NONE,
     extensions_implement: false,
     family: "python",
     label: "Python",

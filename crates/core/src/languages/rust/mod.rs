@@ -17,8 +17,8 @@ use crate::languages::shared::{
 };
 use crate::model::{Carrier, Doc, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Hierarchy, Language, ModuleComment, Next,
-    Owe, Scope, Vocabulary, Walk, kinds,
+    CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Hierarchy, Language, MemberLinks,
+    ModuleComment, Next, Owe, Scope, Vocabulary, Walk, kinds,
 };
 
 /// The sections that stand for exceptions; none answers for another.
@@ -41,6 +41,17 @@ pub(super) static RUST: Language = Language {
         fences: &["", "rust"],
         around: &[("fn f() {\n", "\n}"), ("", ""), ("impl A {\n", "\n}")],
         ..Examples::NONE
+    },
+    member_links: MemberLinks {
+        marks: &["[", "[`"],
+        between: "::",
+        folder_wide: false,
+        given: &[
+            "as_mut", "as_ref", "borrow", "borrow_mut", "clamp", "clone", "clone_from", "cmp", "default",
+            "deref", "deref_mut", "deserialize", "drop", "eq", "fmt", "from", "from_iter", "from_str",
+            "hash", "index", "into", "into_iter", "iter", "max", "min", "ne", "next", "parse", "partial_cmp",
+            "poll", "serialize", "to_owned", "to_string", "try_from", "try_into", "type_id",
+        ],
     },
     ..Language::of("rust", "Rust", &GrammarReader(&GRAMMAR))
 };

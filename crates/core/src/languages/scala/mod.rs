@@ -16,7 +16,8 @@ use crate::languages::shared::{
 };
 use crate::model::{Dialect, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary, Walk, kinds,
+    CommentForm, Demand, Given, Grammar, GrammarReader, Language, MemberLinks, Next, Owe, Scope, Vocabulary,
+    Walk, kinds,
 };
 
 /// Scala.
@@ -32,6 +33,12 @@ pub(super) static SCALA: Language = Language {
     ambient: JVM_AMBIENT,
     well_known: &[("", "toString", 0), ("", "hashCode", 0), ("", "equals", 1)],
     type_words: JVM_WORDS,
+    member_links: MemberLinks {
+        marks: &["[["],
+        between: ".",
+        folder_wide: true,
+        given: &["apply", "copy", "equals", "getClass", "hashCode", "toString", "unapply", "unapplySeq"],
+    },
     ..Language::of("scala", "Scala", &GrammarReader(&GRAMMAR))
 };
 

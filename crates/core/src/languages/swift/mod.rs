@@ -17,8 +17,8 @@ use crate::languages::shared::{
 };
 use crate::model::{Carrier, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Language, Next, Owe, TypeWords, Vocabulary,
-    Walk, kinds,
+    CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Language, MemberLinks, Next, Owe,
+    TypeWords, Vocabulary, Walk, kinds,
 };
 use crate::text::Span;
 
@@ -38,6 +38,12 @@ pub(super) static SWIFT: Language = Language {
         fences: &["swift"],
         around: &[("", ""), ("func f() {\n", "\n}"), ("class A {\n", "\n}")],
         ..Examples::NONE
+    },
+    member_links: MemberLinks {
+        marks: &["``"],
+        between: "/",
+        folder_wide: true,
+        given: &["hash", "hashValue", "init", "self"],
     },
     ..Language::of("swift", "Swift", &GrammarReader(&GRAMMAR))
 };
