@@ -70,6 +70,7 @@ pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
             ParamName::Unnamed | ParamName::Rest => Slot::Nameless,
         })
         .collect();
+    let labels: Vec<Option<&Name>> = signature.parameters.iter().map(|p| p.label.as_ref()).collect();
     let types: Vec<Slot<'_>> = signature
         .type_parameters
         .iter()
@@ -80,10 +81,10 @@ pub(crate) fn pair(doc: &DocComment, signature: &Signature) -> Pairing {
             doc,
             EntryKind::Param,
             &parameters,
-            signature.receiver.as_ref(),
+            (signature.receiver.as_ref(), &labels),
             signature.has_collector() || signature.value_may_be_called,
         ),
-        typeparams: side(doc, EntryKind::TypeParam, &types, None, false),
+        typeparams: side(doc, EntryKind::TypeParam, &types, (None, &[]), false),
     }
 }
 
@@ -112,7 +113,7 @@ fn side(
     doc: &DocComment,
     kind: EntryKind,
     slots: &[Slot<'_>],
-    receiver: Option<&Name>,
+    (receiver, labels): (Option<&Name>, &[Option<&Name>]),
     collector: bool,
 ) -> Side {
     let mut out = Side { names: Vec::new(), entry_of: vec![None; slots.len()], has_keys: false };
@@ -137,6 +138,7 @@ fn side(
         };
         out.names.push(PairedName { entry, name, is });
     }
+    pair_labels(doc, &mut out, labels);
     answer_series(doc, kind, &mut out, slots);
     if out.names.iter().any(|name| name.is == Match::Unknown) {
         answer_alternatives(doc, &mut out, slots);
@@ -201,6 +203,18 @@ fn missing(side: &Side, slots: &[Slot<'_>]) -> Vec<usize> {
                 && matches!(slots[at], Slot::Named(_, variadic) if variadic != Variadic::Keywords)
         })
         .collect()
+}
+
+/// An entry under the label that callers write means the parameter behind it.
+fn pair_labels(doc: &DocComment, side: &mut Side, labels: &[Option<&Name>]) {
+    for name in side.names.iter_mut().filter(|name| name.is == Match::Unknown) {
+        let spelt = &doc.entries[name.entry].names[name.name].name;
+        let free = |&at: &usize| labels[at] == Some(spelt) && side.entry_of[at].is_none();
+        if let Some(at) = (0..labels.len()).find(free) {
+            side.entry_of[at] = Some(name.entry);
+            name.is = Match::Renamed(at);
+        }
+    }
 }
 
 /// An entry without a name of its own (`a1, a2, ...`) answers for one parameter that has none.

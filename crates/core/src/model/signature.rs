@@ -59,6 +59,8 @@ pub struct Parameter {
     pub name: ParamName,
     /// The name in the source, or the whole parameter when it has none.
     pub span: Span,
+    /// What callers write in front of the argument, where that is not the name (Swift: `by` in `by height: Int`).
+    pub label: Option<Name>,
     /// The type as written.
     pub ty: Option<Span>,
     /// The default value as written.
@@ -85,6 +87,7 @@ impl Parameter {
         Self {
             name,
             span,
+            label: None,
             ty: None,
             default: None,
             optional: false,

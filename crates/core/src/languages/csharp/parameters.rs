@@ -29,6 +29,7 @@ pub(super) fn parameters(walk: &Walk<'_, CSharp>, list: Node<'_>) -> Vec<Paramet
                 variadic: Variadic::Positional,
                 exempt: false,
                 told: false,
+                label: None,
                 typed_enough: false,
                 keyed: false,
             }),
@@ -61,6 +62,7 @@ fn parameter(walk: &Walk<'_, CSharp>, node: Node<'_>) -> Option<Parameter> {
         variadic: if params { Variadic::Positional } else { Variadic::No },
         exempt: text.chars().all(|c| c == '_'),
         told: false,
+        label: None,
         typed_enough: false,
         keyed: false,
     })

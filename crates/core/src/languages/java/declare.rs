@@ -216,6 +216,7 @@ fn parameter(walk: &Walk<'_, Java>, node: Node<'_>) -> Option<Parameter> {
         variadic,
         exempt: text == "_",
         told: false,
+        label: None,
         typed_enough: false,
         keyed: false,
     })

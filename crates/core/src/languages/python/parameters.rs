@@ -71,6 +71,7 @@ fn parameter(walk: &Walk<'_, Python>, node: Node<'_>) -> Option<Parameter> {
         // the function is made a method elsewhere.
         exempt: text.starts_with('_') || matches!(text, "self" | "cls"),
         told: ty.is_some_and(|ty| is_described(walk.source.slice(ty))),
+        label: None,
         typed_enough: false,
         keyed: false,
     })
@@ -136,6 +137,7 @@ pub(super) fn data_fields(walk: &Walk<'_, Python>, body: Node<'_>, attrs: bool) 
             variadic: Variadic::No,
             exempt: text.starts_with('_'),
             told: false,
+            label: None,
             typed_enough: false,
             keyed: false,
         });
