@@ -6,7 +6,7 @@ mod script;
 
 use super::Context;
 use super::named::{Sort, named};
-use crate::model::{Dialect, EntryKind, EntryName, Kind, Name, Parameter};
+use crate::model::{Carrier, Dialect, EntryKind, EntryName, Kind, Name, Parameter};
 use crate::notations::is_title_of_text;
 use crate::pairing::{Match, PairedName, Side};
 use crate::text::Span;
@@ -57,8 +57,12 @@ pub(super) fn is_excused(sort: &Sort, context: &Context<'_>, side: &Side, paired
                 || script::is_excused(context, side, entry, text)))
 }
 
-/// Tells whether a name is the first word of a text behind a comma, `@param crate, the tag`, and not another of several.
+/// Tells whether a name is the first word of a text behind a comma, `@param crate, the tag`, and not another of several. In
+/// docstrings a colon or the end of the line parts names from text.
 fn is_behind_comma(context: &Context<'_>, side: &Side, paired: &PairedName) -> bool {
+    if context.file.language.carrier == Carrier::Docstring {
+        return false;
+    }
     let (_, name) = named(context, paired.entry, paired.name);
     let before = &context.file.source.text()[..name.span.start as usize];
     let first = side.names.iter().find(|first| first.entry == paired.entry);
