@@ -75,6 +75,15 @@ pub(super) fn unknown(sort: &Sort, context: &Context<'_>, findings: &mut Finding
         if head.strip_prefix([':', '@']).is_some_and(|field| field.starts_with("type ")) {
             entry = entry.replacen("param", "type", 1);
         }
+        let tag = context.slice(written.tag).trim_start_matches(['@', '\\']);
+        let is_word = !tag.is_empty() && tag.bytes().all(|b| b.is_ascii_alphabetic());
+        if let Some((_, spelt)) = entry.split_once(' ').filter(|_| entry.starts_with('@') && is_word) {
+            // As it is written here: `@template K`, `@arg load`.
+            entry = format!("@{tag} {spelt}");
+        } else if entry.contains('`') {
+            // An item of a list is known by what stands in its backquotes.
+            entry = name.name.to_string();
+        }
         match paired.is {
             Match::Renamed(_) | Match::Unknown if is_excused(sort, context, side, paired) => {}
             Match::Renamed(at) => {
