@@ -194,7 +194,7 @@ impl Crates {
     }
 }
 
-/// Returns where a module is to be looked for that a file gives all of: `pub use scale::*`, `pub use crate::press::scale::*`.
+/// Returns where a module is to be looked for that a file gives all of: `pub use scale::*`, `pub use super::scale::*`.
 fn place_of(module: &str, path: &str, declared: &[DeclaredModule]) -> (Place, SmolStr) {
     let inner = module.strip_prefix("self::").unwrap_or(module);
     let named = SmolStr::new(inner.rsplit("::").next().unwrap_or_default());
