@@ -103,9 +103,6 @@ fn begins(lines: &[&str], at: usize) -> bool {
     // A type without a name shares the comment of what it is the type of, where nothing stands between; what is
     // declared in a statement has its head further behind.
     let has_no_head = ["struct {", "union {", "if "].iter().any(|words| line.starts_with(words));
-    // Not read yet: what is made for one type behind a macro, and `actual` behind an annotation with arguments.
-    let is_not_read = ["template <>", "public actual class"].iter().any(|words| line.starts_with(words));
-    let has_no_head = has_no_head || is_not_read;
     opens && line.starts_with(|c: char| c.is_ascii_lowercase()) && !line.contains("//") && !has_no_head
 }
 

@@ -581,7 +581,10 @@ pub(super) fn settle(walk: &mut Walk<'_, C>) {
     // What a template is for, it says itself, not each type that it is made for.
     let source = walk.source;
     for declaration in &mut walk.outline.declarations {
-        let rest = source.slice(declaration.header()).strip_prefix("template");
+        let parts = source.slice(declaration.header()).split_once("template");
+        // A macro may stand in front, with what it is given.
+        let is_macro = |before: &str| before.is_empty() || before.ends_with([')', ' ', '\n']);
+        let rest = parts.filter(|(before, _)| is_macro(before)).map(|(_, rest)| rest);
         let parameters = rest.and_then(|rest| rest.trim_start().strip_prefix('<'));
         declaration.unasked |= parameters.is_some_and(|rest| rest.trim_start().starts_with('>'));
     }

@@ -104,7 +104,11 @@ fn begin<'t>(
     }
     declaration.name = Name::new(walk.text(name).trim_matches('`'));
     declaration.surface = modifiers.surface.0;
-    declaration.overrides = modifiers.overrides;
+    // Behind an annotation with arguments the grammar is not given the word.
+    let head = walk.source.slice(Span::new(declaration.span.start, walk.span(name).start));
+    let is_actual =
+        head.rsplit(')').next().is_some_and(|head| head.split_whitespace().any(|w| w == "actual"));
+    declaration.overrides = modifiers.overrides || is_actual;
     declaration.deprecated = modifiers.deprecated;
     if modifiers.deprecated {
         declaration.excuses.push(Excuse::Deprecated);
