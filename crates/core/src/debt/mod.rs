@@ -14,7 +14,7 @@ use crate::pairing::Pairing;
 use crate::reading::{Demand, Owe};
 use crate::text::Source;
 use named::{counted, for_tools, name_behind_tag, spoken_of, told_of};
-use thrown::{has_entry, names_exception};
+use thrown::{has_entry, names_exception, tells_of_rejection};
 pub(crate) use thrown::{is_documented, text_names};
 
 /// What is owed, whether or not it is there.
@@ -118,6 +118,9 @@ impl Debt {
                 let thrown = &debtor.signature.throws[at];
                 !named || has_entry(doc, thrown) || !names_exception((&text, whole), thrown)
             });
+        }
+        if named && tells_of_rejection(debtor.source, doc) {
+            thrown.clear();
         }
         // "A crate yields itself", "weigh each and yield the load".
         let yields_by_text = || by_text && speaks_of_yielding(&told(debtor.source, doc));

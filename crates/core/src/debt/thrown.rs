@@ -4,7 +4,7 @@ use super::told;
 use crate::index::Family;
 use crate::model::{Answer, DocComment, EntryKind, Origin, Signature, Thrown};
 use crate::reading::Hierarchy;
-use crate::text::Source;
+use crate::text::{Source, Span};
 
 /// Returns the last part of a type's name, however it is qualified.
 fn last_part(name: &str) -> &str {
@@ -53,6 +53,15 @@ pub(super) fn names_exception((told, whole): (&str, &str), thrown: &Thrown) -> b
 pub(crate) fn text_names(source: &Source, doc: &DocComment, exception: &str) -> bool {
     let name = last_part(exception);
     !name.is_empty() && has_word(&told(source, doc), name)
+}
+
+/// Tells whether the entry for a promise says when it is rejected, which is how what gives it back throws.
+pub(super) fn tells_of_rejection(source: &Source, doc: &DocComment) -> bool {
+    doc.entries_of(EntryKind::Returns).any(|entry| {
+        let part = |span: Option<Span>| span.map_or("", |span| source.slice(span));
+        let (ty, text) = (part(entry.ty), part(entry.text));
+        text.contains("reject") && (ty.contains("romise") || text.contains("romise"))
+    })
 }
 
 /// Tells whether a text has a word, by itself.

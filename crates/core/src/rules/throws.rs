@@ -5,7 +5,7 @@ use super::repair::{Repair, sorted_by_key};
 use super::rule::{Check, Example, Rule};
 use super::{Context, Findings};
 use crate::debt::{is_documented, text_names};
-use crate::model::{Answer, Body, Entry, EntryKind, Kind, Level, Origin, RuleId, Thrown};
+use crate::model::{Answer, Body, EntryKind, Kind, Level, Origin, RuleId, Thrown};
 use crate::text::{Span, is_wordless};
 
 pub(super) static MISSING: Rule = Rule {
@@ -180,16 +180,7 @@ fn order(context: &Context<'_>, findings: &mut Findings<'_>) {
         .mend(repair);
 }
 
-/// Tells whether an entry for the promise that comes back says when it is rejected, which is how an asynchronous function throws.
-fn is_rejection_told(context: &Context<'_>) -> bool {
-    let says = |entry: &Entry| context.text_of(entry).contains("reject");
-    context.file.language.dialect.is_script() && context.doc.entries_of(EntryKind::Returns).any(says)
-}
-
 fn missing(context: &Context<'_>, findings: &mut Findings<'_>) {
-    if is_rejection_told(context) {
-        return;
-    }
     for thrown in owed(context).filter(|thrown| matches!(thrown.origin, Origin::Declared | Origin::Body)) {
         if is_told(context, thrown) {
             continue;
