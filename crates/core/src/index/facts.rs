@@ -9,7 +9,7 @@ use crate::model::{
     Answer, Body, DeclId, Declaration, DocComment, Excuse, Kind, ModuleLink, Name, Origin, Outline,
     Parameter, Parts, Receiver, Thrown,
 };
-use crate::reading::{Language, MemberLinks};
+use crate::reading::Language;
 use crate::text::{Source, narrow};
 
 /// What one file tells the project.
@@ -154,7 +154,7 @@ pub fn tell<'d>(
             owner.members.push(MemberFacts { name, arity: arity(declaration), documented });
         }
     }
-    let outside = if language.member_links == MemberLinks::NONE { Vec::new() } else { outside(outline) };
+    let outside = if language.member_links.is_some() { outside(outline) } else { Vec::new() };
     for extension in outline.extensions.iter().filter(|extension| !extension.supertypes.is_empty()) {
         let name = extension.qualified.rsplit('.').next().unwrap_or_default();
         types.push(TypeFacts {

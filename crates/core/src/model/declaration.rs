@@ -1,16 +1,18 @@
 //! A declaration: what is named, where, how far it can be seen, and what stands above it.
 
+use schemars::JsonSchema;
+use serde::{Deserialize, Serialize};
 use smol_str::SmolStr;
 
 use super::{CommentId, Name, Signature};
 use crate::text::Span;
 
 /// Index of a declaration in its outline.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, serde::Serialize, serde::Deserialize)]
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
 pub struct DeclId(pub u32);
 
 /// The sort of a declaration, as JSON names it.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, serde::Serialize, serde::Deserialize)]
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
 #[expect(missing_docs, reason = "the variants are the words of the output format")]
 pub enum Kind {
     File,
@@ -146,19 +148,7 @@ impl Kind {
 }
 
 /// How far a declaration can be seen; ordered from the widest.
-#[derive(
-    Clone,
-    Copy,
-    Debug,
-    PartialEq,
-    Eq,
-    PartialOrd,
-    Ord,
-    Hash,
-    serde::Serialize,
-    serde::Deserialize,
-    schemars::JsonSchema,
-)]
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize, JsonSchema)]
 #[serde(rename_all = "kebab-case")]
 pub enum Surface {
     /// By every caller.
@@ -185,19 +175,7 @@ impl Surface {
 }
 
 /// A sort of declarations of which nothing is asked.
-#[derive(
-    Clone,
-    Copy,
-    Debug,
-    PartialEq,
-    Eq,
-    PartialOrd,
-    Ord,
-    Hash,
-    serde::Deserialize,
-    serde::Serialize,
-    schemars::JsonSchema,
-)]
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Deserialize, Serialize, JsonSchema)]
 #[serde(rename_all = "kebab-case")]
 pub enum Excuse {
     /// Overrides of documented-elsewhere members.
@@ -338,7 +316,7 @@ pub struct Declaration {
 }
 
 /// Whether a type is declared at one place.
-#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Hash, serde::Serialize, serde::Deserialize)]
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Hash, Serialize, Deserialize)]
 pub enum Parts {
     /// All of it stands at one place.
     #[default]
@@ -361,7 +339,7 @@ pub struct Elsewhere {
 }
 
 /// What the entries of a comment speak of.
-#[derive(Clone, Debug, Default, PartialEq, Eq, Hash, serde::Serialize, serde::Deserialize)]
+#[derive(Clone, Debug, Default, PartialEq, Eq, Hash, Serialize, Deserialize)]
 pub struct Said {
     /// Parameters.
     pub params: Vec<Name>,

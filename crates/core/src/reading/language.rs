@@ -277,7 +277,7 @@ pub struct Language {
     /// A file is a module that another one declares, and lets be seen or not.
     pub files_are_modules: bool,
     /// How comments refer to members of types, where that is the language's own way and not the notation's.
-    pub member_links: MemberLinks,
+    pub member_links: Option<MemberLinks>,
     /// Whether an extension of an interface gives bodies to what the interface asks for.
     pub extensions_implement: bool,
     /// A type of another folder is only known by its name where it is imported.
@@ -334,7 +334,7 @@ impl Language {
             halves: Halves::None,
             overloads: true,
             files_are_modules: false,
-            member_links: MemberLinks::NONE,
+            member_links: None,
             extensions_implement: false,
             imports_types: false,
             ignores_case: false,
@@ -369,11 +369,6 @@ pub struct MemberLinks {
     pub folder_wide: bool,
     /// What a type has though nobody writes it: what is derived, or comes with all types.
     pub given: &'static [&'static str],
-}
-
-impl MemberLinks {
-    /// No way of its own.
-    pub const NONE: Self = Self { marks: &[], between: "", folder_wide: false, given: &[] };
 }
 
 impl std::fmt::Debug for Language {

@@ -40,10 +40,10 @@ fn broken(context: &Context<'_>, findings: &mut Findings<'_>) {
     match context.doc.notation.as_str() {
         "xml" => {
             named_elements(context, findings);
-            members(context, &["cref=\""], b'.', findings);
+            members(context, &["cref=\""], ".", findings);
         }
-        "tags" => members(context, &["{@link ", "{@linkplain ", "@see "], b'#', findings),
-        "google" | "numpy" | "rest" | "epytext" => members(context, &[":meth:`"], b'.', findings),
+        "tags" => members(context, &["{@link ", "{@linkplain ", "@see "], "#", findings),
+        "google" | "numpy" | "rest" | "epytext" => members(context, &[":meth:`"], ".", findings),
         _ => {}
     }
     links(context, findings);
@@ -52,12 +52,9 @@ fn broken(context: &Context<'_>, findings: &mut Findings<'_>) {
 /// Links of the language's own form, `[Scale.weigh]`: the type is declared where its bare name means it, and has no such
 /// member, but one like it. Without one like it the member may come from a macro or an embedded type.
 fn links(context: &Context<'_>, findings: &mut Findings<'_>) {
-    let language = context.file.language;
-    let MemberLinks { marks, between, folder_wide, given } = language.member_links;
-    let text = context.slice(context.doc.span).as_bytes();
-    if between.is_empty() || memchr::memmem::find(text, between.as_bytes()).is_none() {
+    let Some(MemberLinks { marks, between, folder_wide, given }) = context.file.language.member_links else {
         return;
-    }
+    };
     let here = context.file.source.path();
     let declared = |ty: &str| match folder_wide {
         true => context.file.known.places(ty).any(|path| folder(path) == folder(here)),
@@ -67,33 +64,40 @@ fn links(context: &Context<'_>, findings: &mut Findings<'_>) {
         }
     };
     let is_name = |text: &str| !text.is_empty() && text.chars().all(|c| c.is_alphanumeric() || c == '_');
-    for line in visible::lines(context) {
-        if !line.text.contains(between) {
+    for (line, at, from) in marked(context, marks, between) {
+        let rest = &line.text[from..];
+        let ends = |c: char| !(c.is_alphanumeric() || c == '_' || between.contains(c));
+        let Some(end) = rest.find(ends).filter(|&end| rest[end..].starts_with([']', '`', '('])) else {
+            continue;
+        };
+        let Some((ty, member)) = rest[..end].split_once(between) else { continue };
+        // What stands in backquotes is code and no link.
+        let is_code = line.text[..at].ends_with('`');
+        if is_code || !is_name(ty) || !is_name(member) || given.contains(&member) || !declared(ty) {
             continue;
         }
-        for mark in marks {
-            for (at, _) in line.text.match_indices(mark) {
-                // What stands in backquotes is code and no link.
-                if line.text[..at].ends_with('`') {
-                    continue;
-                }
-                let from = at + mark.len();
-                let rest = &line.text[from..];
-                let Some(end) =
-                    rest.find(|c: char| !is_name(c.encode_utf8(&mut [0; 4])) && !between.contains(c))
-                else {
-                    continue;
-                };
-                let closes = rest[end..].starts_with([']', '`', '(']);
-                let Some((ty, member)) = rest[..end].split_once(between).filter(|_| closes) else { continue };
-                if !is_name(ty) || !is_name(member) || given.contains(&member) || !declared(ty) {
-                    continue;
-                }
-                let span = line.span(from + end - member.len(), from + end);
-                check_member(context, (ty, member), (span, true), findings);
-            }
-        }
+        let span = line.span(from + end - member.len(), from + end);
+        check_member(context, (ty, member), (span, true), findings);
     }
+}
+
+/// Returns where marks stand in lines that have a sign besides, each with its line and where what it opens begins.
+fn marked<'c, 'a>(
+    context: &'c Context<'a>,
+    marks: &'c [&str],
+    sign: &'c str,
+) -> impl Iterator<Item = (&'c visible::Visible<'a>, usize, usize)> {
+    let has = |text: &str, part: &str| memchr::memmem::find(text.as_bytes(), part.as_bytes()).is_some();
+    // Few comments name a member.
+    let text = context.slice(context.doc.span);
+    let may = has(text, sign) && marks.iter().any(|mark| has(text, mark));
+    let lines = if may { visible::lines(context) } else { &[] };
+    lines.iter().filter(move |line| has(line.text, sign)).flat_map(move |line| {
+        let places = move |mark: &'c &str| {
+            line.text.match_indices(*mark).map(move |(at, mark)| (line, at, at + mark.len()))
+        };
+        marks.iter().flat_map(places)
+    })
 }
 
 /// Elements of XML that name a parameter or a type parameter.
@@ -166,54 +170,37 @@ fn type_parameters<'a>(context: &Context<'a>) -> Vec<&'a str> {
 }
 
 /// Links of the form `Type#member`: the type is declared in this project, and has no such member.
-fn members(context: &Context<'_>, marks: &[&str], sign: u8, findings: &mut Findings<'_>) {
-    let text = context.slice(context.doc.span).as_bytes();
-    // Few comments name a member.
-    if memchr::memchr(sign, text).is_none()
-        || !marks.iter().any(|mark| memchr::memmem::find(text, mark.as_bytes()).is_some())
-    {
-        return;
-    }
-    for line in visible::lines(context) {
-        if memchr::memchr(sign, line.text.as_bytes()).is_none() {
+fn members(context: &Context<'_>, marks: &[&str], sign: &str, findings: &mut Findings<'_>) {
+    for (line, _, from) in marked(context, marks, sign) {
+        let rest = &line.text[from..];
+        let end = rest
+            .find(|c: char| c.is_whitespace() || matches!(c, '}' | '"' | '`' | '(' | '<' | ')' | ',' | '{'))
+            .unwrap_or(rest.len());
+        let target = rest[..end].trim_start_matches(['~', '.']);
+        let target = match target.split_once(':') {
+            // What is said to be a type, or a namespace, is no member.
+            Some(("T" | "N", _)) => continue,
+            Some((letter, rest)) if letter.len() == 1 => rest,
+            _ => target,
+        };
+        let Some((ty, member)) = target.rsplit_once(sign) else { continue };
+        let is_name = |text: &str| {
+            text.chars().all(|c| c.is_alphanumeric() || c == '_' || c == '$') && !text.is_empty()
+        };
+        let (package, ty) = ty.rsplit_once(['.', '$']).unwrap_or(("", ty));
+        if !ty.is_empty() && !may_be_meant(context, (package, ty)) {
             continue;
         }
-        for mark in marks {
-            for (at, _) in line.text.match_indices(mark) {
-                let from = at + mark.len();
-                let rest = &line.text[from..];
-                let end = rest
-                    .find(|c: char| {
-                        c.is_whitespace() || matches!(c, '}' | '"' | '`' | '(' | '<' | ')' | ',' | '{')
-                    })
-                    .unwrap_or(rest.len());
-                let target = rest[..end].trim_start_matches(['~', '.']);
-                let target = match target.split_once(':') {
-                    // What is said to be a type, or a namespace, is no member.
-                    Some(("T" | "N", _)) => continue,
-                    Some((letter, rest)) if letter.len() == 1 => rest,
-                    _ => target,
-                };
-                let Some((ty, member)) = target.rsplit_once(char::from(sign)) else { continue };
-                let is_name = |text: &str| {
-                    text.chars().all(|c| c.is_alphanumeric() || c == '_' || c == '$') && !text.is_empty()
-                };
-                let (package, ty) = ty.rsplit_once(['.', '$']).unwrap_or(("", ty));
-                if !ty.is_empty() && !may_be_meant(context, (package, ty)) {
-                    continue;
-                }
-                // In C# what stands in front is written where the type is declared: `Press.Scale.Weigh`.
-                let elsewhere = || !context.file.known.has_type_in((package, ty));
-                if context.doc.notation.as_str() == "xml" && !package.is_empty() && elsewhere() {
-                    continue;
-                }
-                if !is_name(member) || (!ty.is_empty() && !is_name(ty)) {
-                    continue;
-                }
-                let span = line.span(from + end - member.len(), from + end);
-                check_member(context, (ty, member), (span, false), findings);
-            }
+        // In C# what stands in front is written where the type is declared: `Press.Scale.Weigh`.
+        let elsewhere = || !context.file.known.has_type_in((package, ty));
+        if context.doc.notation.as_str() == "xml" && !package.is_empty() && elsewhere() {
+            continue;
         }
+        if !is_name(member) || (!ty.is_empty() && !is_name(ty)) {
+            continue;
+        }
+        let span = line.span(from + end - member.len(), from + end);
+        check_member(context, (ty, member), (span, false), findings);
     }
 }
 

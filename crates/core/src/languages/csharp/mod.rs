@@ -17,8 +17,7 @@ mod types;
 
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
 use crate::reading::{
-    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Halves, Language, MemberLinks, ModuleComment,
-    Owe,
+    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Halves, Language, ModuleComment, Owe,
 };
 
 /// C#.
@@ -27,7 +26,7 @@ pub(super) static CSHARP: Language = Language {
     overloads: true,
     imports_types: false,
     files_are_modules: false,
-    member_links: MemberLinks::NONE,
+    member_links: None,
     extensions_implement: false,
     family: "csharp",
     label: "C#",

@@ -139,14 +139,15 @@ fn is_of_an_interface<'t>(walk: &Walk<'t, Go>, declaration: &Declaration, result
     if named.peek().is_none() {
         return false;
     }
+    let plain = |ty: &'t str| if ty == "interface{}" { "any" } else { ty };
     let listed = |parameters: &[Parameter]| -> Vec<&'t str> {
         let written = parameters.iter().map(|parameter| parameter.ty.map_or("", |ty| walk.source.slice(ty)));
-        written.map(|ty| if ty == "interface{}" { "any" } else { ty }).collect()
+        written.map(plain).collect()
     };
     let takes = listed(&declaration.signature.parameters);
     let gives = match result {
         Some(list) if walk.kind(list) == Some(Go::ParameterList) => listed(&parameters_in(walk, list)),
-        Some(ty) => vec![if walk.text(ty) == "interface{}" { "any" } else { walk.text(ty) }],
+        Some(ty) => vec![plain(walk.text(ty))],
         None => Vec::new(),
     };
     named.any(|(_, taken, given)| takes == *taken && gives == *given)

@@ -35,7 +35,7 @@ pub(super) static GO: Language = Language {
         around: &[("", ""), ("package a\nfunc f() {\n", "\n}"), ("package a\n", "")],
         ..Examples::NONE
     },
-    member_links: MemberLinks { marks: &["["], between: ".", folder_wide: true, given: &[] },
+    member_links: Some(MemberLinks { marks: &["["], between: ".", folder_wide: true, given: &[] }),
     ..Language::of("go", "Go", &GrammarReader(&GRAMMAR))
 };
 

@@ -15,8 +15,7 @@ mod types;
 use crate::languages::shared::{JVM_AMBIENT, JVM_EXCEPTIONS};
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
 use crate::reading::{
-    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Halves, Language, MemberLinks, ModuleComment,
-    Owe,
+    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Halves, Language, ModuleComment, Owe,
 };
 
 /// Java.
@@ -61,7 +60,7 @@ pub(super) static JAVA: Language = Language {
     overloads: true,
     imports_types: true,
     files_are_modules: false,
-    member_links: MemberLinks::NONE,
+    member_links: None,
     extensions_implement: false,
     ambient: JVM_AMBIENT,
     well_known: types::WELL_KNOWN,

@@ -41,12 +41,12 @@ pub(super) static KOTLIN: Language = Language {
     imports_types: true,
     ambient: JVM_AMBIENT,
     type_words: JVM_WORDS,
-    member_links: MemberLinks {
+    member_links: Some(MemberLinks {
         marks: &["["],
         between: ".",
         folder_wide: true,
         given: &["Companion", "copy", "equals", "hashCode", "javaClass", "toString"],
-    },
+    }),
     ..Language::of("kotlin", "Kotlin", &GrammarReader(&GRAMMAR))
 };
 

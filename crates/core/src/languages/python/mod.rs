@@ -20,8 +20,7 @@ mod types;
 
 use crate::model::{Carrier, Dialect, LanguageId, NotationId};
 use crate::reading::{
-    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Half, Halves, Language, MemberLinks,
-    ModuleComment, Owe,
+    CommentPlace, Demand, Deprecation, Examples, GrammarReader, Half, Halves, Language, ModuleComment, Owe,
 };
 
 /// Python.
@@ -30,7 +29,7 @@ pub(super) static PYTHON: Language = Language {
     overloads: false,
     imports_types: false,
     files_are_modules: false,
-    member_links: MemberLinks::NONE,
+    member_links: None,
     extensions_implement: false,
     family: "python",
     label: "Python",

@@ -42,7 +42,7 @@ pub(super) static RUST: Language = Language {
         around: &[("fn f() {\n", "\n}"), ("", ""), ("impl A {\n", "\n}")],
         ..Examples::NONE
     },
-    member_links: MemberLinks {
+    member_links: Some(MemberLinks {
         marks: &["[", "[`"],
         between: "::",
         folder_wide: false,
@@ -52,7 +52,7 @@ pub(super) static RUST: Language = Language {
             "hash", "index", "into", "into_iter", "iter", "max", "min", "ne", "next", "parse", "partial_cmp",
             "poll", "serialize", "to_owned", "to_string", "try_from", "try_into", "type_id",
         ],
-    },
+    }),
     ..Language::of("rust", "Rust", &GrammarReader(&GRAMMAR))
 };
 

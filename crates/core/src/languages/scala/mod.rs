@@ -33,12 +33,12 @@ pub(super) static SCALA: Language = Language {
     ambient: JVM_AMBIENT,
     well_known: &[("", "toString", 0), ("", "hashCode", 0), ("", "equals", 1)],
     type_words: JVM_WORDS,
-    member_links: MemberLinks {
+    member_links: Some(MemberLinks {
         marks: &["[["],
         between: ".",
         folder_wide: true,
         given: &["apply", "copy", "equals", "getClass", "hashCode", "toString", "unapply", "unapplySeq"],
-    },
+    }),
     ..Language::of("scala", "Scala", &GrammarReader(&GRAMMAR))
 };
 

@@ -187,8 +187,8 @@ fn parameter<'t>(walk: &Walk<'t, Swift>, node: Node<'t>) -> Option<Parameter> {
         _ => Parameter::of(text, span),
     };
     let whole = walk.span(node);
-    let label = walk.source.slice(Span::new(whole.start, span.start)).trim();
-    parameter.label = Some(label).filter(|label| !matches!(*label, "" | "_" | "`")).map(Name::new);
+    let label = walk.source.slice(Span::new(whole.start, span.start)).trim().trim_matches('`');
+    parameter.label = Some(label).filter(|label| !matches!(*label, "" | "_")).map(Name::new);
     let rest = walk.source.slice(Span::new(span.end, whole.end));
     let colon = rest.find(':')?;
     let ty = rest[colon + 1..].trim();

@@ -39,12 +39,12 @@ pub(super) static SWIFT: Language = Language {
         around: &[("", ""), ("func f() {\n", "\n}"), ("class A {\n", "\n}")],
         ..Examples::NONE
     },
-    member_links: MemberLinks {
+    member_links: Some(MemberLinks {
         marks: &["``"],
         between: "/",
         folder_wide: true,
         given: &["hash", "hashValue", "init", "self"],
-    },
+    }),
     ..Language::of("swift", "Swift", &GrammarReader(&GRAMMAR))
 };
 
