@@ -2,7 +2,7 @@
 
 use super::flow::NO_HIERARCHY;
 use super::{Class, Hierarchy, Parsers};
-use crate::model::{Carrier, Dialect, LanguageId, NotationId, Outline};
+use crate::model::{Carrier, Declaration, Dialect, LanguageId, NotationId, Outline};
 use crate::text::{Source, Span};
 
 /// How much a comment owes of one subject.
@@ -280,6 +280,8 @@ pub struct Language {
     pub member_links: Option<MemberLinks>,
     /// Whether an extension of an interface gives bodies to what the interface asks for.
     pub extensions_implement: bool,
+    /// Returns the type that calls a member, where members are named for who calls them: `func scene(_ scene: UIScene, …)`.
+    pub caller: for<'s> fn(&Declaration, &'s Source) -> Option<&'s str>,
     /// A type of another folder is only known by its name where it is imported.
     pub imports_types: bool,
     /// Names that differ only in upper and lower case are one.
@@ -336,6 +338,7 @@ impl Language {
             files_are_modules: false,
             member_links: None,
             extensions_implement: false,
+            caller: |_, _| None,
             imports_types: false,
             ignores_case: false,
             members_ignore_case: false,

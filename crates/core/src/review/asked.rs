@@ -186,7 +186,11 @@ fn is_override<'f>(
             && declaration.owner.is_none()
             && file.known().asks_for(owner.qualified, declaration, file.language)
     };
-    if given() {
+    let called_back = || {
+        let caller = (file.language.caller)(declaration, &file.source);
+        caller.is_some_and(|ty| !file.known().has_type(ty))
+    };
+    if given() || called_back() {
         return true;
     }
     let same =

@@ -28,6 +28,7 @@ pub(super) static CSHARP: Language = Language {
     files_are_modules: false,
     member_links: None,
     extensions_implement: false,
+    caller: |_, _| None,
     family: "csharp",
     label: "C#",
     endings: &[".cs"],

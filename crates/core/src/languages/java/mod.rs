@@ -62,6 +62,7 @@ pub(super) static JAVA: Language = Language {
     files_are_modules: false,
     member_links: None,
     extensions_implement: false,
+    caller: |_, _| None,
     ambient: JVM_AMBIENT,
     well_known: types::WELL_KNOWN,
     members_of: &[],

@@ -31,6 +31,7 @@ pub(super) static PYTHON: Language = Language {
     files_are_modules: false,
     member_links: None,
     extensions_implement: false,
+    caller: |_, _| None,
     family: "python",
     label: "Python",
     endings: &[".py", ".pyi", ".pyw"],

@@ -8,8 +8,8 @@ use tree_sitter::Node;
 use super::Ruby;
 use crate::languages::shared::refuses_null;
 use crate::model::{
-    Answer, ClosedSet, DeclId, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter, Parts, Returns,
-    Surface, Variadic,
+    Answer, ClosedSet, DeclId, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter, Parts,
+    RawComment, Returns, Surface, Variadic,
 };
 use crate::reading::{Next, Raised, Scope, Walk};
 use crate::text::Span;
@@ -356,7 +356,7 @@ pub(super) fn runs_at_once<'t>(walk: &Walk<'t, Ruby>, node: Node<'t>) -> bool {
 }
 
 fn surface_of(word: &str) -> Option<Surface> {
-    match word {
+    match word.trim_start_matches('@') {
         "private" | "private_class_method" | "private_constant" => Some(Surface::Private),
         "protected" => Some(Surface::Protected),
         "public" | "module_function" | "public_class_method" => Some(Surface::Public),
@@ -373,9 +373,30 @@ struct Said<'n> {
     from_here: Vec<(u32, &'n str)>,
 }
 
+/// The directive that says in a comment how far something can be seen: `@!visibility private`.
+const IN_COMMENTS: &str = "@!visibility ";
+
+/// Returns what comments say by a directive of all that follows in their class: alone, and with a free line below. Of what
+/// they stand above it is said as of that alone.
+fn said_by_comments(walk: &Walk<'_, Ruby>) -> Vec<(u32, Option<DeclId>, SmolStr)> {
+    let source = walk.source;
+    if memchr::memmem::find(source.text().as_bytes(), IN_COMMENTS.as_bytes()).is_none() {
+        return Vec::new();
+    }
+    let said = |comment: &RawComment| {
+        let word = source.slice(comment.span).trim_start_matches('#').trim().strip_prefix(IN_COMMENTS)?.trim();
+        let below = source.line_span(source.line(comment.span.end) + 1).map_or("", |line| source.slice(line));
+        let alone = !word.contains('\n') && below.trim().is_empty();
+        alone.then(|| (comment.span.start, comment.owner, format_smolstr!("@{word}")))
+    };
+    walk.outline.comments.iter().filter_map(said).collect()
+}
+
 /// Works out how far each method can be seen, when all words were read.
 pub(super) fn settle(walk: &mut Walk<'_, Ruby>) {
-    let notes = std::mem::take(&mut walk.notes);
+    let mut notes = std::mem::take(&mut walk.notes);
+    notes.extend(said_by_comments(walk));
+    notes.sort_by_key(|&(place, ..)| place);
     let singletons: Vec<Span> = notes
         .iter()
         .filter_map(|(at, _, text)| Some(Span::new(*at, text.strip_prefix("<< ")?.parse().ok()?)))
@@ -397,7 +418,11 @@ pub(super) fn settle(walk: &mut Walk<'_, Ruby>) {
         let own_singleton = head.contains("self.") || head.contains("def ") && head.trim_end().ends_with('.');
         let alike = |place: u32| around(place) == around(start);
         let constant = matches!(declaration.kind, Kind::Constant | Kind::Class | Kind::Trait);
-        let method = matches!(declaration.kind, Kind::Method | Kind::Property | Kind::Operator);
+        let by_word = !own_singleton
+            && matches!(
+                declaration.kind,
+                Kind::Method | Kind::Property | Kind::Operator | Kind::Constructor
+            );
         let mut surface = None;
         if let Some(said) = said.get(&owner) {
             let mut named =
@@ -410,9 +435,13 @@ pub(super) fn settle(walk: &mut Walk<'_, Ruby>) {
                 });
             let before = said.from_here.partition_point(|(place, _)| *place < start);
             let mut from_here = said.from_here[..before].iter().rev();
-            let last = from_here.find(|(place, word)| alike(*place) && surface_of(word).is_some());
+            // A comment says it of types and constants as well, a word of methods alone.
+            let last = from_here
+                .find(|(place, word)| {
+                    alike(*place) && surface_of(word).is_some() && (by_word || word.starts_with('@'))
+                })
+                .and_then(|(_, word)| surface_of(word));
             // What is said of a name holds over what is said of all that follow.
-            let last = last.filter(|_| method && !own_singleton).and_then(|(_, word)| surface_of(word));
             let named = named.rfind(|(place, _)| alike(*place));
             surface = named.map_or(last, |(_, word)| surface_of(word));
         }

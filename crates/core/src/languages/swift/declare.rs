@@ -8,7 +8,7 @@ use crate::model::{
     Surface, Thrown, TypeParameter, Variadic,
 };
 use crate::reading::{Scope, Walk};
-use crate::text::Span;
+use crate::text::{Source, Span};
 
 /// Returns the access level that modifiers name.
 fn access<'t>(walk: &Walk<'t, Swift>, node: Node<'t>) -> Option<Surface> {
@@ -32,10 +32,14 @@ fn begin<'t>(walk: &Walk<'t, Swift>, kind: Kind, name: Node<'t>, node: Node<'t>)
     if let Some(modifiers) = walk.child(node, Swift::Modifiers) {
         declaration.overrides =
             walk.children_of(modifiers, Swift::Member).into_iter().any(|word| walk.text(word) == "override");
-        let deprecated = walk.children_of(modifiers, Swift::Attribute).into_iter().any(|attribute| {
-            let text = walk.text(attribute);
-            text.starts_with("@available") && text.contains("deprecated")
-        });
+        let attributes = walk.children_of(modifiers, Swift::Attribute);
+        let is_available = |word: &str| {
+            let mut texts = attributes.iter().map(|&attribute| walk.text(attribute));
+            texts.any(|text| text.starts_with("@available") && text.contains(word))
+        };
+        // Nobody can call it.
+        declaration.unasked |= is_available("unavailable");
+        let deprecated = is_available("deprecated");
         declaration.deprecated = deprecated;
         if deprecated {
             declaration.excuses.push(Excuse::Deprecated);
@@ -106,6 +110,27 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Swift>, node: Node<'t>) {
     walk.declare(declaration);
     // What is nested in it is its own.
     walk.open(Scope::Barrier);
+}
+
+/// Returns the type of what calls a method back, if by its name it is made to be called so: protocols of frameworks name
+/// their members for the object that calls, and pass that first (API design guidelines; the delegates of Cocoa).
+pub(super) fn caller<'s>(declaration: &Declaration, source: &'s Source) -> Option<&'s str> {
+    let first = declaration.signature.parameters.first()?;
+    let opens = source.slice(Span::new(declaration.name_span.end, first.span.start));
+    let head = source.slice(Span::new(declaration.span.start, declaration.name_span.start));
+    let of_the_type = head.split_whitespace().any(|word| matches!(word, "static" | "class"));
+    if of_the_type || !opens.trim_end().ends_with('_') {
+        return None;
+    }
+    let ty = source.slice(first.ty?).trim_end_matches(['?', '!']);
+    let name = declaration.name.as_str();
+    // `UIScene` and `WKWebView` have the mark of their framework in front.
+    let marks = ty.bytes().take_while(u8::is_ascii_uppercase).count();
+    let names = |from: usize| {
+        let begins = name.get(..ty.len() - from).is_some_and(|begin| begin.eq_ignore_ascii_case(&ty[from..]));
+        begins && ty.len() - from >= 4
+    };
+    (0..marks).any(names).then_some(ty)
 }
 
 fn in_test_case(walk: &Walk<'_, Swift>) -> bool {

@@ -27,6 +27,7 @@ pub(super) static SWIFT: Language = Language {
     endings: &[".swift"],
     ends_with_line: true,
     extensions_implement: true,
+    caller: declare::caller,
     notations: &[NotationId::new("callouts")],
     notation: NotationId::new("callouts"),
     demand: Demand::of(Owe::OnceStarted),

@@ -31,3 +31,23 @@ module Tools
   # Helps.
   def help(i); end
 end
+class Vat
+  # @!visibility private
+
+  module Lids
+    def shut(at); end
+  end
+
+  # @!visibility public
+
+  def pour(litres); end
+
+  # @!visibility private
+  def rinse; end
+
+  def rest(hours); end
+
+  private
+
+  def initialize(litres); end
+end
