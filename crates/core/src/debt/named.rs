@@ -15,7 +15,8 @@ pub(super) fn spoken_of(text: &str) -> Vec<&str> {
 }
 
 /// Returns the names that a line sets apart from its words: `load` in grave accents, bars, asterisks, quotation marks or
-/// brackets with a letter in front (`I{load}`, `C<load>`), and in parentheses what no word looks like (`(net_load)`).
+/// brackets with a letter in front (`I{load}`, `C<load>`), in an element or a tag for code (`<c>load</c>`, `{@code load}`), and
+/// in parentheses what no word looks like (`(net_load)`).
 pub(super) fn set_apart(line: &str) -> impl Iterator<Item = &str> {
     let parts = words(line).filter(|&(before, name, after)| {
         let signs = before.strip_suffix("**").or_else(|| before.strip_suffix('*')).unwrap_or(before);
@@ -39,9 +40,14 @@ pub(super) fn set_apart(line: &str) -> impl Iterator<Item = &str> {
             || quoted("\u{201c}", "\u{201d}")
             || lettered("{", "}")
             || lettered("<", ">")
+            || around("{@code ", "}")
+            || after.starts_with("</") && ELEMENTS.iter().any(|open| before.ends_with(open))
     });
     parts.map(|(_, name, _)| name)
 }
+
+/// Elements that set a word apart.
+const ELEMENTS: &[&str] = &["<code>", "<tt>", "<c>", "<i>", "<em>", "<b>", "<var>"];
 
 /// Returns the words of a line that no language has and so are names, without anything that sets them apart: `net_load`,
 /// `netLoad`, `kwargs`.
@@ -219,8 +225,8 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
         })
     };
     let is_word = |c: char| c.is_alphanumeric() || c == '_';
-    // So may code, and in Python and C whatever sets a name apart.
-    let marks = in_docstring || doc.notation.as_str() == "commands";
+    // So may code, and whatever sets a name apart.
+    let marks = in_docstring || matches!(doc.notation.as_str(), "commands" | "tags" | "xml");
     let marked = move |(&line, _): (&Span, u32)| {
         let line = source.slice(line);
         let speaks = !has_entries && !line.trim_start().starts_with(">>> ");

@@ -4,7 +4,7 @@ use super::told;
 use crate::index::Family;
 use crate::model::{Answer, DocComment, EntryKind, Origin, Signature, Thrown};
 use crate::reading::Hierarchy;
-use crate::text::{Source, Span};
+use crate::text::{Source, Span, has_word};
 
 /// Returns the last part of a type's name, however it is qualified.
 fn last_part(name: &str) -> &str {
@@ -62,13 +62,6 @@ pub(super) fn tells_of_rejection(source: &Source, doc: &DocComment) -> bool {
         let (ty, text) = (part(entry.ty), part(entry.text));
         text.contains("reject") && (ty.contains("romise") || text.contains("romise"))
     })
-}
-
-/// Tells whether a text has a word, by itself.
-fn has_word(text: &str, word: &str) -> bool {
-    let part = |c: char| c.is_alphanumeric() || c == '_';
-    text.match_indices(word)
-        .any(|(at, word)| !text[..at].ends_with(part) && !text[at + word.len()..].starts_with(part))
 }
 
 /// Tells whether a thrown type is documented: itself, or a supertype of it.

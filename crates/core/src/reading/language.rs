@@ -268,6 +268,8 @@ pub struct Language {
     pub deprecation: Deprecation,
     /// Whether the summary customarily begins with the declaration's name.
     pub opens_with_name: bool,
+    /// Whether the comment of an interface customarily tells of what it asks for.
+    pub interfaces_tell: bool,
     /// Whether a doc comment between annotations and the name is dropped.
     pub drops_after_annotations: bool,
     /// Which files declare what others declare too.
@@ -332,6 +334,7 @@ impl Language {
             examples: Examples::NONE,
             deprecation: Deprecation { comment_follows: false, code_follows: false },
             opens_with_name: false,
+            interfaces_tell: false,
             drops_after_annotations: false,
             halves: Halves::None,
             overloads: true,

@@ -1,6 +1,6 @@
 //! Of which declarations a comment is asked.
 
-use crate::text::narrow;
+use crate::text::{has_word, narrow};
 
 use super::FileReading;
 use crate::index::{Family, Owner, TypeFacts};
@@ -59,7 +59,8 @@ impl Standings {
                 || declaration.is_counted_elsewhere()
                 || sibling.is_some_and(|before| {
                     answers(file, DeclId(narrow(before)), declaration, out.answered[before])
-                });
+                })
+                || is_told_of_above(file, id, declaration);
             *sibling = Some(at);
             out.answered.push(answered);
             out.standings.push(if hidden {
@@ -153,6 +154,19 @@ fn answers(file: &FileReading<'_>, before: DeclId, declaration: &Declaration, an
         && sibling.kind == declaration.kind
         && declaration.kind.is_callable();
     same && declaration.comment.doc.is_none() && (sibling.comment.doc.is_some() || answered)
+}
+
+/// What an interface is for is what its only method does, and its comment may speak of several by their names: where that is
+/// the custom, it answers for them.
+fn is_told_of_above(file: &FileReading<'_>, id: DeclId, declaration: &Declaration) -> bool {
+    let Some(owner) = declaration.owner.filter(|_| file.language.interfaces_tell) else { return false };
+    let is_interface = file.outline.declaration(owner).kind == Kind::Interface;
+    let Some(doc) = file.doc(owner).filter(|_| is_interface && declaration.comment.doc.is_none()) else {
+        return false;
+    };
+    let next = file.outline.declarations.get(id.0 as usize + 1);
+    let is_alone = id.0 == owner.0 + 1 && next.is_none_or(|next| next.owner != Some(owner));
+    is_alone || has_word(file.source.slice(doc.span), declaration.name.as_str())
 }
 
 fn excuse_of(file: &FileReading<'_>, declaration: &Declaration, overriding: bool) -> Option<Excuse> {

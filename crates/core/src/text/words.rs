@@ -116,6 +116,14 @@ pub fn surely_says_more(text: &str, fillers: &[&str], names: &[&str]) -> bool {
     })
 }
 
+/// Tells whether a text has a word, by itself.
+#[must_use]
+pub(crate) fn has_word(text: &str, word: &str) -> bool {
+    let part = |c: char| c.is_alphanumeric() || c == '_';
+    text.match_indices(word)
+        .any(|(at, word)| !text[..at].ends_with(part) && !text[at + word.len()..].starts_with(part))
+}
+
 #[cfg(test)]
 mod tests {
     use super::*;

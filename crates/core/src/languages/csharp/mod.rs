@@ -59,6 +59,7 @@ pub(super) static CSHARP: Language = Language {
     },
     deprecation: Deprecation { comment_follows: false, code_follows: false },
     opens_with_name: false,
+    interfaces_tell: false,
     drops_after_annotations: true,
     halves: Halves::None,
     ignores_case: false,

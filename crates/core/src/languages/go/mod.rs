@@ -30,6 +30,7 @@ pub(super) static GO: Language = Language {
     place: CommentPlace::DirectlyAbove,
     doc_mark: "//",
     opens_with_name: true,
+    interfaces_tell: true,
     examples: Examples {
         fences: &["go"],
         around: &[("", ""), ("package a\nfunc f() {\n", "\n}"), ("package a\n", "")],

@@ -38,6 +38,7 @@ pub(super) static JAVA: Language = Language {
     doc_mark: "/**",
     any_optional: false,
     opens_with_name: false,
+    interfaces_tell: false,
     drops_after_annotations: true,
     halves: Halves::None,
     ignores_case: false,

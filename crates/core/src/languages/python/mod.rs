@@ -56,6 +56,7 @@ pub(super) static PYTHON: Language = Language {
     doc_mark: "\"\"\"",
     any_optional: false,
     opens_with_name: false,
+    interfaces_tell: false,
     drops_after_annotations: false,
     halves: Halves::Stubs(half),
     ignores_case: false,

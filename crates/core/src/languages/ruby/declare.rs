@@ -384,7 +384,8 @@ fn said_by_comments(walk: &Walk<'_, Ruby>) -> Vec<(u32, Option<DeclId>, SmolStr)
         return Vec::new();
     }
     let said = |comment: &RawComment| {
-        let word = source.slice(comment.span).trim_start_matches('#').trim().strip_prefix(IN_COMMENTS)?.trim();
+        let word =
+            source.slice(comment.span).trim_start_matches('#').trim().strip_prefix(IN_COMMENTS)?.trim();
         let below = source.line_span(source.line(comment.span.end) + 1).map_or("", |line| source.slice(line));
         let alone = !word.contains('\n') && below.trim().is_empty();
         alone.then(|| (comment.span.start, comment.owner, format_smolstr!("@{word}")))
@@ -419,10 +420,7 @@ pub(super) fn settle(walk: &mut Walk<'_, Ruby>) {
         let alike = |place: u32| around(place) == around(start);
         let constant = matches!(declaration.kind, Kind::Constant | Kind::Class | Kind::Trait);
         let by_word = !own_singleton
-            && matches!(
-                declaration.kind,
-                Kind::Method | Kind::Property | Kind::Operator | Kind::Constructor
-            );
+            && matches!(declaration.kind, Kind::Method | Kind::Property | Kind::Operator | Kind::Constructor);
         let mut surface = None;
         if let Some(said) = said.get(&owner) {
             let mut named =
