@@ -111,10 +111,14 @@ const HELPING: &[&str] =
 pub(crate) fn sentence_answers(text: &str) -> bool {
     const PHRASES: &[&str] = &[
         " is returned", " are returned", " be returned", "he returned ", "eturn value is ",
-        "eturn value will ", "eturn value indicates ", "eturn NULL", "eturns NULL", " returning a ",
-        " returning an ", " returning the ",
+        "eturn value will ", "eturn value indicates ", "heck the return value", "eturn NULL", "eturns NULL",
+        " returning a ", " returning an ", " returning the ",
     ];
     if says_what_it_serves_as(text) || says_when(text) {
+        return true;
+    }
+    // What can be chained gives back its object.
+    if memchr::memmem::find(text.as_bytes(), b"an be chained").is_some() {
         return true;
     }
     // Most texts have no word of it.

@@ -12,7 +12,7 @@ use crate::model::{
 use crate::notations;
 use crate::pairing::Pairing;
 use crate::reading::{Demand, Owe};
-use crate::text::Source;
+use crate::text::{Source, has_word};
 use named::{counted, for_tools, name_behind_tag, spoken_of, told_of};
 use thrown::{has_entry, names_exception, tells_of_rejection};
 pub(crate) use thrown::{is_documented, text_names};
@@ -192,9 +192,23 @@ impl Debt {
                 *owed &= !counted;
             }
         }
+        if doc.notation.as_str() == "tags" && demand.param != Owe::Always {
+            self.pay_for_block(debtor, text);
+        }
         self.pay_by_tags_behind(debtor, doc);
         if demand.param != Owe::Always && self.asks_for_more() {
             self.pay_elsewhere(debtor, doc, demand);
+        }
+    }
+
+    /// The block of a method in Ruby is told of wherever a text has a word of it: "Yields each crate", "If a block is given".
+    fn pay_for_block(&mut self, debtor: &Debtor<'_>, text: &str) {
+        let whole = debtor.source.text();
+        for (owed, parameter) in self.params.iter_mut().zip(&debtor.signature.parameters) {
+            let (before, after) = whole.split_at(parameter.span.start as usize);
+            // In PHP a variable that is passed by reference has its sign in between.
+            let is_block = before.ends_with('&') && !after.starts_with('$');
+            *owed &= !(is_block && (has_word(text, "block") || speaks_of_yielding(text)));
         }
     }
 
