@@ -110,9 +110,9 @@ const HELPING: &[&str] =
 /// return the load`.
 pub(crate) fn sentence_answers(text: &str) -> bool {
     const PHRASES: &[&str] = &[
-        " is returned", " are returned", " be returned", "he returned ", "eturn value is ",
-        "eturn value will ", "eturn value indicates ", "heck the return value", "eturn NULL", "eturns NULL",
-        " returning a ", " returning an ", " returning the ",
+        " is returned", " simply returned", " are returned", " be returned", "he returned ",
+        "eturn value is ", "eturn value will ", "eturn value indicates ", "heck the return value",
+        "eturn NULL", "eturns NULL", " returning a ", " returning an ", " returning the ",
     ];
     if says_what_it_serves_as(text) || says_when(text) {
         return true;

@@ -28,6 +28,8 @@ const WHOLE_ELSEWHERE: &[&str] = &[
     "is an alias for ",
     "is an alias of ",
     "convenient alias for ",
+    "is a deprecated alias ",
+    "usage is the same as ",
     "is a shortcut for ",
     "is a shortcut to ",
     "is a shorthand for ",
@@ -225,7 +227,10 @@ fn equals_another(text: &str) -> bool {
 fn sends_to_code_alone(text: &str) -> bool {
     let last = text.trim_end().rsplit('\n').next().unwrap_or_default();
     let last = last.rsplit(". ").next().unwrap_or_default().trim().trim_end_matches('.');
-    let place = last.strip_prefix("see ");
+    // "Do not call this directly - see `weigh` instead."
+    let instead =
+        last.strip_suffix(" instead").and_then(|last| last.rsplit_once("see ")).map(|(_, place)| place);
+    let place = instead.or_else(|| last.strip_prefix("see "));
     place.is_some_and(|place| !place.contains(' ') && place.contains(['`', '(']))
 }
 
@@ -318,6 +323,9 @@ mod tests {
         assert!(!left("As tip() does, but slowly. It is weighed. ", true).all);
         assert!(left("Kept for old presses.\nSee :func:`weigh`. ", false).all);
         assert!(!left("Weighs a crate.\nSee the press. ", false).all);
+        assert!(left("Made by others. Do not call this, see :meth:`weigh` instead. ", false).all);
+        assert!(!left("Made by others. Do not call this, see the press instead. ", false).all);
+        assert!(left("`tip` is a deprecated alias for `weigh`. It will go. ", true).all);
         assert!(left("Weighs. Works like :func:`weigh`. ", false).all);
         assert!(left("Weighs. Works the same way as weigh, but twice. ", false).all);
         assert!(left("Weighs. See the help on the \u{201c}weigh\u{201d} function for details. ", false).all);

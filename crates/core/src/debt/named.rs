@@ -63,7 +63,8 @@ fn unmistakable(line: &str) -> impl Iterator<Item = &str> {
             && (name.trim_matches('_').contains('_')
                 || has_hump(name)
                 || name == "kwargs"
-                || name == "args" && !after.starts_with(':'))
+                // "Args:" alone opens a list.
+                || name == "args" && !(after.starts_with(':') && before.trim().is_empty()))
     });
     alone.map(|(_, name, _)| name)
 }
@@ -232,7 +233,8 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
         let speaks = !has_entries && !line.trim_start().starts_with(">>> ");
         let apart = (marks && speaks).then(|| set_apart(line).chain(unmistakable(line)));
         let given = (speaks && line.contains('`')).then(|| given_values(line));
-        apart.into_iter().flatten().chain(given.into_iter().flatten())
+        let called = speaks.then(|| before_nouns(line));
+        apart.into_iter().flatten().chain(given.into_iter().flatten()).chain(called.into_iter().flatten())
     };
     let names =
         rows.flat_map(move |row| told_in(row).into_iter().chain(in_sentences(row)).chain(marked(row)));
@@ -283,6 +285,16 @@ fn names_before_noun(line: &str) -> Option<&str> {
     let end = nouns.iter().filter_map(|noun| rest.find(noun)).min()?;
     let names = &rest[..end];
     (names.split(' ').count() < 8).then_some(names)
+}
+
+/// Returns the words in front of the word for parameters, wherever it stands: "What is in the load and crate parameters".
+fn before_nouns(line: &str) -> impl Iterator<Item = &str> {
+    let nouns = [" parameter", " argument"].into_iter();
+    let places = nouns.flat_map(|noun| memchr::memmem::find_iter(line.as_bytes(), noun.as_bytes()));
+    places.flat_map(|at| {
+        let words = line[..at].rsplit(' ');
+        words.take_while(|word| !word.ends_with(['.', ':', ';']) && !matches!(*word, "the" | "The")).take(5)
+    })
 }
 
 /// Returns the name that a condition at the beginning of a line is about: "If *load* is `None`, it is weighed", "When

@@ -207,3 +207,19 @@ def priced(crate, unit):
         crate Optional(str): What is on it.
         unit Union[str, int]: What it is counted in.
     """
+
+
+def parted(load, files, crate):
+    """Parts what is on a scale. It is put down once.
+
+    What the load and files parameters hold is changed.
+    """
+
+
+def as_load(crate):
+    """Weighs a crate. Not to be called by growers - see :meth:`Scale.weigh` instead."""
+
+
+def truly(load):
+    """Expresses a load. If it is a number already, it is simply returned."""
+    return load
