@@ -63,6 +63,8 @@ const PARAMS_ELSEWHERE: &[&str] = &[
     "arguments are the same",
     "parameters as for",
     "arguments as for",
+    "parameters are as for",
+    "arguments are as for",
     "same meaning as",
     "same meanings as",
     "parameters remain the same",

@@ -116,7 +116,10 @@ impl Debt {
             returns &= !(by_text && (sentence_answers(&text) || is_iterator && tells_each()));
             thrown.retain(|&at| {
                 let thrown = &debtor.signature.throws[at];
-                !named || has_entry(doc, thrown) || !names_exception((&text, whole), thrown)
+                // What is thrown may be what is passed.
+                let is_open = debtor.signature.type_parameters.iter().any(|ty| ty.name == thrown.ty);
+                let told = names_exception((&text, whole), thrown) || is_open && text.contains("hrow");
+                !named || has_entry(doc, thrown) || !told
             });
         }
         if named && tells_of_rejection(debtor.source, doc) {
@@ -191,6 +194,7 @@ impl Debt {
             for (owed, counted) in self.params.iter_mut().zip(counted(text)) {
                 *owed &= !counted;
             }
+            self.pay_together(&debtor.signature.parameters, text);
         }
         if doc.notation.as_str() == "tags" && demand.param != Owe::Always {
             self.pay_for_block(debtor, text);
@@ -198,6 +202,27 @@ impl Debt {
         self.pay_by_tags_behind(debtor, doc);
         if demand.param != Owe::Always && self.asks_for_more() {
             self.pay_elsewhere(debtor, doc, demand);
+        }
+    }
+
+    /// Of an only parameter a text may speak without its name, "the argument", and so of a row of equal ones, `load1, load2,
+    /// load3`: "the given loads".
+    fn pay_together(&mut self, parameters: &[Parameter], text: &str) {
+        let says = |words: &[&str]| words.iter().any(|words| text.contains(words));
+        let stem = |parameter: &Parameter| {
+            let name = parameter.named().map_or("", |name| name.as_str());
+            let stem = name.trim_end_matches(|c: char| c.is_ascii_digit());
+            (stem.len() < name.len()).then(|| stem.to_owned())
+        };
+        if let [owed] = &mut self.params[..] {
+            *owed &=
+                !says(&["he argument ", "his argument ", "he parameter ", "his parameter ", "ts argument "]);
+        } else if parameters.len() > 2 && says(&["given ", "specified ", "provided "]) {
+            let stems: Vec<Option<String>> = parameters.iter().map(stem).collect();
+            let alike = |stem: &Option<String>| stems.iter().filter(|other| *other == stem).count() > 2;
+            for (owed, stem) in self.params.iter_mut().zip(&stems) {
+                *owed &= !(stem.is_some() && alike(stem));
+            }
         }
     }
 

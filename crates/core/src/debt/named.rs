@@ -15,7 +15,7 @@ pub(super) fn spoken_of(text: &str) -> Vec<&str> {
 }
 
 /// Returns the names that a line sets apart from its words: `load` in grave accents, bars, asterisks, quotation marks or
-/// brackets with a letter in front (`I{load}`, `C<load>`), in an element or a tag for code (`<c>load</c>`, `{@code load}`), and
+/// brackets with a letter in front (`I{load}`, `C<load>`), behind a sign (`@load`), in an element or a tag for code (`<c>load</c>`, `{@code load}`), and
 /// in parentheses what no word looks like (`(net_load)`).
 pub(super) fn set_apart(line: &str) -> impl Iterator<Item = &str> {
     let parts = words(line).filter(|&(before, name, after)| {
@@ -40,6 +40,7 @@ pub(super) fn set_apart(line: &str) -> impl Iterator<Item = &str> {
             || quoted("\u{201c}", "\u{201d}")
             || lettered("{", "}")
             || lettered("<", ">")
+            || before.ends_with(" @")
             || around("{@code ", "}")
             || after.starts_with("</") && ELEMENTS.iter().any(|open| before.ends_with(open))
     });
@@ -57,11 +58,14 @@ fn unmistakable(line: &str) -> impl Iterator<Item = &str> {
         name.starts_with(|c: char| c.is_lowercase())
             && pairs.into_iter().any(|two| two[0].is_ascii_lowercase() && two[1].is_ascii_uppercase())
     };
+    // `load==NULL`, `crate->load`
+    let compared = ["==", "!=", "->", " == ", " != "];
     let alone = words(line).filter(move |&(before, name, after)| {
         let is_path = before.ends_with(['.', '/', '-', '@', '\\', ':']) || after.starts_with(['(', '/']);
         !is_path
             && (name.trim_matches('_').contains('_')
                 || has_hump(name)
+                || compared.iter().any(|operator| after.starts_with(operator))
                 || name == "kwargs"
                 // "Args:" alone opens a list.
                 || name == "args" && !(after.starts_with(':') && before.trim().is_empty()))

@@ -104,7 +104,7 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         " available in ", " available since ", " is faster", "surprisingly", " also allows ", " ourselves",
         " will do. ", "operation is the same", " own definition ", " for performance", " is written with ",
         " is needed ", " for the moment", "internal use only", "internally only", " hence, ",
-        " to make sure this ",
+        " to make sure this ", " of the above",
     ];
     // What begins so leads elsewhere, or says what for.
     let leads = lower.trim_start_matches(|c: char| !c.is_alphabetic());
@@ -183,6 +183,7 @@ fn speaks_of_several(lower: &str) -> bool {
         "flags", "options", "settings", "defaults", "enums", "aliases", "typedefs", "wrappers", "overrides",
         "stubs", "factories", "builders", "iterators", "conversions", "queries", "requests", "responses",
         "errors", "exceptions", "modules", "imports", "exports", "shortcuts", "procedures", "subroutines",
+        "headers", "keys", "codes", "messages", "strings", "identifiers", "parameters",
     ];
     let heads = words.first().is_some_and(|word| matches!(*word, "the" | "these" | "following"))
         && words.iter().take(2).any(|word| matches!(*word, "following" | "these"));
