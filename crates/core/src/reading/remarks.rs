@@ -183,7 +183,7 @@ fn speaks_of_several(lower: &str) -> bool {
         "flags", "options", "settings", "defaults", "enums", "aliases", "typedefs", "wrappers", "overrides",
         "stubs", "factories", "builders", "iterators", "conversions", "queries", "requests", "responses",
         "errors", "exceptions", "modules", "imports", "exports", "shortcuts", "procedures", "subroutines",
-        "headers", "keys", "codes", "messages", "strings", "identifiers", "parameters",
+        "headers", "keys", "codes", "messages", "strings", "identifiers",
     ];
     let heads = words.first().is_some_and(|word| matches!(*word, "the" | "these" | "following"))
         && words.iter().take(2).any(|word| matches!(*word, "following" | "these"));
@@ -201,7 +201,11 @@ fn speaks_of_several(lower: &str) -> bool {
     });
     // "Abstract types from the scale"
     let second = words.get(1).is_some_and(|word| groups.contains(word)) && !is_sentence;
-    let named = words.last().is_some_and(|word| groups.contains(word)) && words.len() <= 6 && !is_sentence;
+    // "A range of keys" is one.
+    let is_one = words.first().is_some_and(|word| matches!(*word, "a" | "an"));
+    let named = words.last().is_some_and(|word| groups.contains(word))
+        && words.len() <= 6
+        && !(is_sentence || is_one);
     // "Predicates for crates": what ends in "s" and is no verb is several.
     let plural = |word: &str| {
         let stem = ["s", "es", "ies"].iter().any(|end| {

@@ -153,7 +153,9 @@ fn answers(file: &FileReading<'_>, before: DeclId, declaration: &Declaration, an
     let same = sibling.name == declaration.name
         && sibling.kind == declaration.kind
         && declaration.kind.is_callable();
-    same && declaration.comment.doc.is_none() && (sibling.comment.doc.is_some() || answered)
+    // An ordinary comment, or one out of its place, is reported once, and answers for all when it is mended.
+    let to_be_mended = sibling.comment.misplaced.is_some() && declaration.comment.misplaced.is_none();
+    same && declaration.comment.doc.is_none() && (sibling.comment.doc.is_some() || to_be_mended || answered)
 }
 
 /// What an interface is for is what its only method does, and its comment may speak of several by their names: where that is

@@ -140,7 +140,9 @@ fn heads_several(outline: &Outline, source: &Source, declaration: &Declaration) 
     let end = declaration.span.end;
     let small = declaration.body != Body::Present || !source.slice(declaration.span).contains('\n');
     let next = outline.declarations.partition_point(|other| other.span.start < end);
-    let Some(next) = outline.declarations.get(next).filter(|_| small) else { return false };
+    // Of one declared several times it tells what all of them do.
+    let next = outline.declarations.get(next).filter(|next| small && next.name != declaration.name);
+    let Some(next) = next else { return false };
     // A comment of its own is part of it: one may have been drafted.
     let own = next.comment.doc.map(|id| outline.comment(id).span.start);
     let start = own.map_or(next.span.start, |own| own.clamp(end, next.span.start));
