@@ -9,9 +9,9 @@ use crate::model::Variadic;
 /// Parts of words without which a comment sends its reader nowhere: one of them is in each phrase below.
 const REFERRING: &[&str] = &[
     "same", "Same", "ocument", "escri", "etails", "nformation", "lias ", "rameters as", "guments as",
-    "as per ", ", but ", ", except ", ", only ", "dentical", "hortcut ", "horthand for", "hort for",
-    "quivalent ", "supported", "ike `", "ike [`", "ike :", "ike {@", "ike in ", "for the parameters",
-    "for the arguments", "meaning", "ynonym ", "ee `", "ee :", "ee {@",
+    "as per ", " are as ", ", but ", ", except ", ", only ", "dentical", "hortcut ", "horthand for",
+    "hort for", "quivalent ", "supported", "ike `", "ike [`", "ike :", "ike {@", "ike in ",
+    "for the parameters", "for the arguments", "meaning", "ynonym ", "ee `", "ee :", "ee {@",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for everything.

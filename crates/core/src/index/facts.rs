@@ -78,6 +78,8 @@ pub struct TypeFacts {
     pub parts: Parts,
     /// It is an interface: what it has is there for others to have as well.
     pub is_interface: bool,
+    /// Only what an extension adds to it is known here.
+    pub is_extension: bool,
 }
 
 /// A member of a type.
@@ -161,6 +163,7 @@ pub fn tell<'d>(
             name: SmolStr::new(name),
             qualified: extension.qualified.clone(),
             supertypes: extension.supertypes.iter().map(|name| SmolStr::new(name.as_str())).collect(),
+            is_extension: true,
             ..TypeFacts::default()
         });
     }

@@ -139,6 +139,12 @@ impl Family {
         self.by_name.contains_key(name)
     }
 
+    /// Tells whether the project declares a type of this name, and does not only extend it.
+    #[must_use]
+    pub fn has_type_itself(&self, name: &str) -> bool {
+        self.named(name).any(|(_, facts)| !facts.is_extension)
+    }
+
     /// Returns the paths of the files that declare a type of this name.
     pub fn places<'i>(&'i self, name: &str) -> impl Iterator<Item = &'i str> + use<'i> {
         self.named(name).map(|(path, _)| path)

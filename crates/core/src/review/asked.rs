@@ -204,7 +204,7 @@ fn is_override<'f>(
     };
     let called_back = || {
         let caller = (file.language.caller)(declaration, &file.source);
-        caller.is_some_and(|ty| !file.known().has_type(ty))
+        caller.is_some_and(|ty| !file.known().has_type_itself(ty))
     };
     if given() || called_back() {
         return true;

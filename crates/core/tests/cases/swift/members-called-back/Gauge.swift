@@ -20,3 +20,5 @@ extension Watcher: WKNavigationDelegate {
 
 /// Measures a vat.
 public class Gauge {}
+
+extension WKWebView: Printed {}
