@@ -12,13 +12,20 @@ use crate::reading::Given;
 /// Directions of type parameters (TypeScript 4.7): `<in T, out U>`.
 static DIRECTIONS: LazyLock<Regex> = LazyLock::new(|| {
     pattern(
-        r"(?m)(?:[<,]|^)\s*((?:in\s+)?(?:out|in))\s+(?:[A-Z_$]\w*\s*(?:[,>=]|extends\b|$)|[a-z]\w*\s+extends\b)",
+        r"(?m)(?:[<,]|^)\s*((?:in\s+)?(?:out|in))\s+(?:[A-Z_$]\w*\s*(?:[,>=]|extends\b|$)|[a-z]\w*\s*(?:\bextends\b|[,>]|=[^=>]))",
     )
 });
 
 /// Types of other modules: `import('./crates').Crate<T>`; what is called is none.
 static IMPORTED: LazyLock<Regex> =
     LazyLock::new(|| pattern(r#"(import\((?:'[^'\n]*'|"[^"\n]*")\)\.)(?:[\w$]+\.)*[\w$]+\s*[^\s(\w$.]"#));
+
+/// Name spaces that have the name of a type of the language: `string.Crate`, a type of them.
+static NAME_SPACES: LazyLock<Regex> = LazyLock::new(|| {
+    pattern(
+        r"[:<|&,=(]\s*(?:(s)tring|(n)umber|(o)bject|(u)nknown|(b)oolean|(n)ever|(a)ny|(s)ymbol|(b)igint)\.[\w$]",
+    )
+});
 
 /// Names that are words elsewhere: a parameter `using`, a type parameter `type`, a member `abstract`.
 static NAMES: LazyLock<Regex> = LazyLock::new(|| {
@@ -82,6 +89,7 @@ pub(super) fn without_what_is_new(text: &str, typed: bool) -> Option<Given<'_>> 
     if typed {
         each(&mut bytes, &DIRECTIONS, b" ");
         each(&mut bytes, &IMPORTED, b" ");
+        each(&mut bytes, &NAME_SPACES, b"_");
         each(&mut bytes, &NAMES, b"_");
         each(&mut bytes, &ACCESSORS, b" ");
         each(&mut bytes, &TAKEN_APART, b" ");
@@ -180,6 +188,8 @@ mod tests {
     fn forms_go_and_lengths_stay() {
         for (text, wanted) in [
             ("interface A<in T, out U extends B> {}", "interface A<   T,     U extends B> {}"),
+            ("interface A<out b = C, in d,\n out e = F> {}", "interface A<    b = C,    d,\n     e = F> {}"),
+            ("a: string.B; c: D<number.E>;", "a: _tring.B; c: D<_umber.E>;"),
             ("a: import('./x').Crate<T>", "a:               Crate<T>"),
             ("a: import('./x').$Crate<T>", "a:               $Crate<T>"),
             ("a: A<B>\n  <C>(d: C): E", "a: A<B>\n ;<C>(d: C): E"),

@@ -13,3 +13,17 @@ declare module "press:scales" {
     }
   }
 }
+
+/** What can be counted. */
+export declare namespace number {
+  type crate = 1;
+}
+
+/** A press that tells what it gives out. */
+export interface Told<
+  out crate = unknown,
+  in load,
+> {
+  /** Presses a crate. */
+  press(crate: number.crate, load: load): Told<crate, number.crate>;
+}
