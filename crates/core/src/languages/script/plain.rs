@@ -30,7 +30,7 @@ static NAME_SPACES: LazyLock<Regex> = LazyLock::new(|| {
 /// Names that are words elsewhere: a parameter `using`, a type parameter `type`, a member `abstract`.
 static NAMES: LazyLock<Regex> = LazyLock::new(|| {
     pattern(
-        r"(?m)(?:[(,]\s*(using)\s*\??\s*[:,)]|[(|&=?:,<]\s*(type)\s+extends\b|[{;,]\s*(abstract)\s*\??:|^\s*(abstract)\s*\??:|[\[,]\s*(symbol)\s*\??:|\b(?:let|const|var)\s+(as)\b|(?:[{;]|^)\s*(accessor)\s*[=;])",
+        r"(?m)(?:[(,]\s*(using)\s*\??\s*[:,)]|[(|&=?:,<]\s*(type)\s+extends\b|\(\s*(type)\.[\w$]|[{;,]\s*(abstract)\s*\??:|^\s*(abstract)\s*\??:|[\[,]\s*(symbol)\s*\??:|\b(?:let|const|var)\s+(as)\b|(?:[{;]|^)\s*(accessor)\s*[=;])",
     )
 });
 
@@ -207,6 +207,7 @@ mod tests {
             ("for (await using a of b) {}", "for (      const a of b) {}"),
             ("for (using of b) {}", "for (using of b) {}"),
             ("type A<type> = (type extends B ? C : D)", "type A<type> = (____ extends B ? C : D)"),
+            ("type A = (type.B extends C ? D : E)", "type A = (____.B extends C ? D : E)"),
             ("type A = ({ b }?: C) => D", "type A = ({ b } : C) => D"),
             ("abstract accessor a: B;", "abstract          a: B;"),
             ("abstract override a: B;", "         override a: B;"),
