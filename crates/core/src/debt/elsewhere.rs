@@ -127,7 +127,7 @@ fn is_mixed(word: &str) -> bool {
 fn place_of_details(sentence: &str) -> Option<(&str, &str)> {
     const SENDS: &[&str] = &["see ", "- see ", "please see ", "refer to ", "please refer to ", "see also "];
     const DETAILS: &[&str] =
-        &["details", "information", "info", "description", "documentation", "explanation"];
+        &["details", "information", "info", "description", "documentation", "explanation", "contract"];
     let sent = |text: &str| SENDS.iter().find(|words| text.starts_with(**words)).map(|words| words.len());
     let (what, place) = if let Some(behind) = sent(sentence) {
         let (place, what) = sentence[behind..].rsplit_once(" for ")?;
@@ -341,6 +341,7 @@ mod tests {
         assert!(!sends_elsewhere("weighs a crate. for details on the law, see the handbook.", any));
         assert!(sends_elsewhere("Weighs a crate. See Scale.weigh() for description. ", any));
         assert!(!sends_elsewhere("weighs a crate. see the scale for its load.", any));
+        assert!(sends_elsewhere("Weighs a crate. See `tip` for the scale contract. ", any));
         assert!(sends_elsewhere("Is `tip` for loads, see `tip` for details.", any));
         assert!(sends_elsewhere("Weighs a crate. See PressScale for more info on the loads. ", any));
         assert!(!sends_elsewhere("Weighs a crate. See Weigher for details.", any));

@@ -307,6 +307,8 @@ fn condition(line: &str) -> Option<&str> {
     const SAYS: &[&str] = &["is", "are", "isn't", "equals", "contains", "has", "was"];
     let rest = ["If ", "When ", "Unless "].iter().find_map(|word| line.strip_prefix(word))?;
     let marks = ['*', '`', '\'', '"'];
+    // "If no load is given"
+    let rest = rest.strip_prefix("no ").unwrap_or(rest);
     let (name, behind) = names_ahead(rest.trim_start_matches(marks));
     let behind = behind.trim_start_matches(marks).trim_start();
     let says =

@@ -150,7 +150,7 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
     // What opens with code or in quotation marks is spoken by nobody about the declaration.
     let opening =
         text.trim_start_matches(|c: char| matches!(c, '/' | '*' | '#' | '-' | '!') || c.is_whitespace());
-    let quotes = opening.starts_with(['"', '(', '[', '{', '<', '`', '$']);
+    let quotes = opening.starts_with(['"', '\'', '(', '[', '{', '<', '`', '$']);
     !numbered
         && !signed
         && says

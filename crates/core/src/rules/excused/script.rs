@@ -3,12 +3,14 @@
 use crate::model::{Entry, EntryKind, Parameter};
 use crate::pairing::Side;
 use crate::rules::Context;
+use crate::text::has_word;
 
 /// Tells whether a name that no parameter has may be right all the same in a script.
 pub(super) fn is_excused(context: &Context<'_>, side: &Side, entry: &Entry, name: &str) -> bool {
     context.file.language.dialect.is_script()
         && (is_of_an_element(context)
             || is_of_callback(context, entry)
+            || is_taken_by_callback(context, name)
             || is_callback_beside_promise(context, name)
             || is_read_off(context, side, name))
 }
@@ -34,6 +36,14 @@ fn is_of_callback(context: &Context<'_>, entry: &Entry) -> bool {
     };
     let first = (0..entry.lines.0).find(|&row| context.line(row).trim_start().starts_with('@'));
     first.is_some_and(|first| indent(entry.lines.0) >= indent(first) + FURTHER)
+}
+
+/// Tells whether a name is one that the type of a parameter gives to what it is called with: `each: (load: number) => void`.
+fn is_taken_by_callback(context: &Context<'_>, name: &str) -> bool {
+    context.declaration().signature.parameters.iter().any(|parameter| {
+        let ty = parameter.ty.map_or("", |ty| context.slice(ty));
+        ty.rsplit_once("=>").is_some_and(|(takes, _)| has_word(takes, name))
+    })
 }
 
 /// Tells whether a comment tells of the attributes of an element: in a script no parameter has a hyphen in its name.

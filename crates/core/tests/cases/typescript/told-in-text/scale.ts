@@ -30,3 +30,18 @@ export class Scale {
     return crate !== "";
   }
 }
+
+/** Weighs all crates. If no unit is given, they are counted in kg. */
+export function weighAll(unit?: string, each?: boolean): void {
+  void [unit, each];
+}
+
+/**
+ * Listens to a scale.
+ * @param listener what is called with each load
+ * @param load what it is called with, in kg
+ * @param lood what it is not
+ */
+export function listen(listener: (load: number) => void): void {
+  void listener;
+}
