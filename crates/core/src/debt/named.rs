@@ -187,6 +187,10 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
         let below = doc.lines.get(row as usize + 1).map_or("", |&below| source.slice(below));
         in_docstring && !below.trim().is_empty() && indent(below) > indent(line)
     };
+    let leads_to_list = move |row: u32| {
+        let below = doc.lines.get(row as usize + 1).map_or("", |&below| source.slice(below));
+        below.trim_start().starts_with(['-', '*'])
+    };
     // Beside entries a condition is one case more.
     let has_entries = doc.has(EntryKind::Param);
     let told_in = move |(&line, row): (&Span, u32)| {
@@ -240,8 +244,12 @@ fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &
         let called = speaks.then(|| before_nouns(line));
         apart.into_iter().flatten().chain(given.into_iter().flatten()).chain(called.into_iter().flatten())
     };
-    let names =
-        rows.flat_map(move |row| told_in(row).into_iter().chain(in_sentences(row)).chain(marked(row)));
+    let above_list =
+        move |(&line, row): (&Span, u32)| name_above_list(source.slice(line)).filter(|_| leads_to_list(row));
+    let names = rows.flat_map(move |row| {
+        let listed = told_in(row).into_iter().chain(above_list(row));
+        listed.chain(in_sentences(row)).chain(marked(row))
+    });
     names.flat_map(move |names| names.split(move |c| !is_word(c)))
 }
 
@@ -289,6 +297,12 @@ fn names_before_noun(line: &str) -> Option<&str> {
     let end = nouns.iter().filter_map(|noun| rest.find(noun)).min()?;
     let names = &rest[..end];
     (names.split(' ').count() < 8).then_some(names)
+}
+
+/// Returns the last word of a line that leads to what is below it: "Available options:".
+fn name_above_list(line: &str) -> Option<&str> {
+    let words = line.trim_end().strip_suffix(':')?;
+    words.rsplit(' ').next().filter(|word| !word.is_empty())
 }
 
 /// Returns the words in front of the word for parameters, wherever it stands: "What is in the load and crate parameters".
