@@ -83,6 +83,10 @@ impl<'s> Code<'s> {
                 .replace("&quot;", "\"")
                 .replace("&amp;", "&");
         }
+        // The end of a comment cannot be written in one.
+        if matches!(carrier, Carrier::Block { .. }) && out.contains("*\\/") {
+            out = out.replace("*\\/", "*/");
+        }
         if carrier == Carrier::Docstring {
             out = out.replace("\\\"", "\"").replace("\\\\", "\\");
         }

@@ -105,7 +105,8 @@ fn spelling(context: &Context<'_>, findings: &mut Findings<'_>) {
         let bare = visible::without_code(line.text);
         visible::each_word(&bare, |at, word| {
             let may_be_one = word.len() >= SHORTEST && misspellings::may_be_listed(word);
-            if !may_be_one || is_proper_noun(&bare, at, word) {
+            let quoted = bare[..at].ends_with('\'') && bare[at + word.len()..].starts_with('\'');
+            if !may_be_one || quoted || is_proper_noun(&bare, at, word) {
                 return;
             }
             if let Some(meant) = misspellings::meant_by(word) {
@@ -162,9 +163,12 @@ fn report_misspelling(
     }
 }
 
-/// Tells whether a word is part of a name in the signature.
+/// Tells whether a word is part of a name in the signature, or the name of a type around it.
 fn is_a_name(context: &Context<'_>, lower: &str) -> bool {
     let declaration = context.declaration();
+    if declaration.qualified.split('.').any(|owner| owner.eq_ignore_ascii_case(lower)) {
+        return true;
+    }
     let parameters = declaration.signature.parameters.iter().filter_map(|parameter| parameter.named());
     let mut names = parameters.chain([&declaration.name]);
     names.any(|name| {

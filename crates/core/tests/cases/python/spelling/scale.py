@@ -10,3 +10,10 @@ def weigh(seperate):
     The project knows its brix and occured.
     """
     return seperate
+
+
+class Bimap:
+    """A bimap is no misspelling here, 'seperate' is told of, and truely is one."""
+
+    def weigh(self):
+        """Weigh the bimap."""

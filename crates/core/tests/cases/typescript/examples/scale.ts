@@ -16,3 +16,15 @@
 export function weigh(load: number): number {
     return load;
 }
+
+/**
+ * Tips a crate.
+ *
+ * ```ts
+ * const load = tip(3);
+ * /* load is 3, in kg *\/
+ * ```
+ */
+export function tip(load: number): number {
+    return load;
+}
