@@ -39,12 +39,36 @@ enum Place {
     Any,
 }
 
+/// A name that a file gives out of another module.
+#[derive(Clone, Debug)]
+struct Passed {
+    file: u32,
+    /// The module that it has the name of, as the source names it: `super::press`.
+    module: SmolStr,
+}
+
+/// What the module that a file is goes by.
+#[derive(Clone, Debug)]
+struct ModuleNames {
+    own: SmolStr,
+    parent: SmolStr,
+    /// The modules that give out all it has.
+    passing_all: Vec<SmolStr>,
+}
+
+/// What the module at the root of a crate goes by.
+const ROOT: &str = "crate";
+
 /// The files of crates, and what is given out of modules.
 #[derive(Debug, Default)]
 pub(super) struct Crates {
     declared: HashMap<u32, Vec<DeclaredModule>>,
-    /// Names that are given out of the modules that declare them, with the files that do so.
-    names: HashMap<SmolStr, Vec<u32>>,
+    /// Names that are given out of the modules that declare them.
+    names: HashMap<SmolStr, Vec<Passed>>,
+    /// What the modules go by that files are.
+    modules: HashMap<u32, ModuleNames>,
+    /// All names of them.
+    known: HashSet<SmolStr>,
     /// Modules of which all is given out, with the files that do so.
     whole: HashMap<(Place, SmolStr), Vec<u32>>,
     seen: HashMap<u32, Seen>,
@@ -69,9 +93,10 @@ impl Crates {
     ) {
         for link in links {
             match link {
-                ModuleLink::Pass { given, name, .. } => {
+                ModuleLink::Pass { given, name, module } => {
                     let name = name.clone().unwrap_or_else(|| given.clone());
-                    self.names.entry(name).or_default().push(file);
+                    let passed = Passed { file, module: module.clone() };
+                    self.names.entry(name).or_default().push(passed);
                 }
                 ModuleLink::PassAll { module } => {
                     let (place, name) = place_of(module, path, &declared);
@@ -89,6 +114,15 @@ impl Crates {
     pub(super) fn settle(&mut self, numbers: &HashMap<SmolStr, u32>) {
         if self.declared.is_empty() {
             return;
+        }
+        self.known = numbers.keys().filter_map(|path| Some(SmolStr::new(module_of(path)?.1))).collect();
+        let known = &self.known;
+        for passed in self.names.values_mut() {
+            // What another crate has is not what a namesake here is.
+            passed.retain(|passed| {
+                let first = passed.module.split("::").next().unwrap_or_default();
+                matches!(first, "" | "crate" | "self" | "super") || known.contains(first)
+            });
         }
         let mut files: Vec<Unsettled<'_>> = numbers
             .iter()
@@ -123,6 +157,17 @@ impl Crates {
         }
         let parents: HashMap<u32, (u32, &DeclaredModule)> =
             files.iter().filter_map(|file| Some((file.file, file.parent?))).collect();
+        let own_name = |path: &str| SmolStr::new(module_of(path).map_or(ROOT, |(_, own)| own));
+        let paths: HashMap<u32, &SmolStr> = numbers.iter().map(|(path, &file)| (file, path)).collect();
+        let name_of = |file: u32| paths.get(&file).map_or_else(SmolStr::default, |path| own_name(path));
+        let modules = numbers
+            .iter()
+            .map(|(path, &file)| {
+                let parent = parents.get(&file).map_or_else(|| ROOT.into(), |&(parent, _)| name_of(parent));
+                let passing_all = self.passing_all(path).into_iter().map(name_of).collect();
+                (file, ModuleNames { own: own_name(path), parent, passing_all })
+            })
+            .collect();
         let mut seen = HashMap::default();
         for file in &files {
             let (mut tests, mut hidden, mut at) = (false, false, file.file);
@@ -138,16 +183,57 @@ impl Crates {
                 seen.insert(file.file, Seen { surface, tests, hidden });
             }
         }
+        self.modules = modules;
         self.seen = seen;
     }
 
     /// Returns the files that give out a module, or all that is in it.
     fn givers(&self, path: &str, name: &SmolStr) -> Vec<u32> {
+        let mut out = self.passing_all(path);
+        out.extend(self.names.get(name).into_iter().flatten().map(|passed| passed.file));
+        out
+    }
+
+    /// Returns the files that give out all that is in a module.
+    fn passing_all(&self, path: &str) -> Vec<u32> {
         let Some((folder, own)) = module_of(path) else { return Vec::new() };
         let around = folder.rsplit('/').next().unwrap_or_default();
         let places = [Place::Folder(SmolStr::new(folder)), Place::Under(SmolStr::new(around)), Place::Any];
         let whole = places.into_iter().filter_map(|place| self.whole.get(&(place, SmolStr::new(own))));
-        whole.chain(self.names.get(name)).flatten().copied().collect()
+        whole.flatten().copied().collect()
+    }
+
+    /// Returns the files that give out a name that a file declares: of its module, or of one that has it from there.
+    fn giving(&self, file: u32, name: &str) -> Vec<u32> {
+        let (Some(passed), Some(module)) = (self.names.get(name), self.modules.get(&file)) else {
+            return Vec::new();
+        };
+        let mut having: Vec<&str> = vec![&module.own];
+        having.extend(module.passing_all.iter().map(SmolStr::as_str));
+        let mut out = Vec::new();
+        let mut left: Vec<&Passed> = passed.iter().collect();
+        loop {
+            let before = left.len();
+            left.retain(|passed| {
+                let Some(giver) = self.modules.get(&passed.file) else { return false };
+                let from = match passed.module.rsplit("::").next().unwrap_or_default() {
+                    "self" => giver.own.as_str(),
+                    "super" => giver.parent.as_str(),
+                    from => from,
+                };
+                // A module that no file is may be any.
+                let has = having.contains(&from) || from != ROOT && !self.known.contains(from);
+                if has {
+                    out.push(passed.file);
+                    having.push(&giver.own);
+                    having.extend(giver.passing_all.iter().map(SmolStr::as_str));
+                }
+                !has
+            });
+            if left.len() == before {
+                return out;
+            }
+        }
     }
 
     /// Finds the file that declares the module which another file is, and as what: of several the one that lets it be seen
@@ -168,28 +254,55 @@ impl Crates {
         declared.min_by_key(|(_, module)| (module.tests, module.surface))
     }
 
-    /// Narrows what only the crate itself can see, and notes what is there for tests alone.
-    pub(super) fn apply(&self, outline: &mut Outline, file: Option<u32>) {
-        let Some(seen) = file.and_then(|file| self.seen.get(&file)) else { return };
+    /// Finds of the files that declare a type the one that lies nearest to another: that is meant where several have one of
+    /// the name.
+    fn nearest(&self, (file, declaring): (u32, &[u32]), paths: &[SmolStr]) -> Option<u32> {
+        let path = |file: u32| paths.get(file as usize).map_or("", SmolStr::as_str);
+        let shared = |other: u32| {
+            let parts = path(file).split('/').zip(path(other).split('/'));
+            parts.take_while(|(one, other)| one == other).count()
+        };
+        declaring.iter().copied().max_by_key(|&other| shared(other))
+    }
+
+    /// Narrows what only the crate itself can see, and notes what is there for tests alone. `declaring` finds the files that
+    /// declare a type of a name, and `paths` are those of all files.
+    pub(super) fn apply(
+        &self,
+        outline: &mut Outline,
+        file: Option<u32>,
+        (declaring, paths): (impl Fn(&str) -> Vec<u32>, &[SmolStr]),
+    ) {
+        let Some((file, seen)) = file.and_then(|file| Some((file, self.seen.get(&file)?))) else { return };
         let own: HashSet<SmolStr> = outline
             .declarations
             .iter()
             .filter(|declaration| root(declaration) == declaration.qualified)
             .map(|declaration| declaration.qualified.clone())
             .collect();
+        let mut given: HashMap<SmolStr, Option<Surface>> = HashMap::default();
         let surface_of = |giver: &u32| self.seen.get(giver).map_or(Surface::Public, |seen| seen.surface);
         for declaration in &mut outline.declarations {
             if seen.tests && !declaration.excuses.contains(&Excuse::Tests) {
                 declaration.excuses.push(Excuse::Tests);
             }
             declaration.hidden |= seen.hidden;
-            // What an implementation adds to a type of another file is seen as far as that; a macro has no module.
-            if !own.contains(root(declaration)) || declaration.kind == Kind::Macro {
+            // A macro has no module.
+            if declaration.kind == Kind::Macro {
                 continue;
             }
-            let givers = self.names.get(root(declaration)).into_iter().flatten();
-            let surface = givers.map(surface_of).fold(seen.surface, Surface::min);
-            declaration.surface = declaration.surface.max(surface);
+            // What an implementation adds to a type of another file is seen as far as that.
+            let surface = given.entry(SmolStr::new(root(declaration))).or_insert_with_key(|name| {
+                let (place, around) = match own.contains(name) {
+                    true => (file, seen.surface),
+                    false => {
+                        let place = self.nearest((file, &declaring(name)), paths)?;
+                        (place, surface_of(&place))
+                    }
+                };
+                Some(self.giving(place, name).iter().map(surface_of).fold(around, Surface::min))
+            });
+            declaration.surface = surface.map_or(declaration.surface, |seen| declaration.surface.max(seen));
         }
     }
 }

@@ -279,7 +279,11 @@ impl Family {
         self.halves.apply(outline, language, (self, path));
         halves::join_parts(outline, (self, path));
         self.modules.apply(outline, self.number(path));
-        self.crates.apply(outline, self.number(path));
+        let declaring = |name: &str| {
+            let found = self.by_name.get(name).map(Vec::as_slice).unwrap_or_default();
+            found.iter().map(|&at| self.types[at as usize].0).collect()
+        };
+        self.crates.apply(outline, self.number(path), (declaring, &self.paths));
     }
 
     /// Returns the parts of a type: the path of each, and whether it has a comment.

@@ -15,7 +15,7 @@ use tree_sitter::Node;
 use crate::languages::shared::{
     Braces, Heads, Opens, is_test_path, literals, plain_words, skims, without_plain_bodies,
 };
-use crate::model::{Carrier, Doc, NotationId};
+use crate::model::{Carrier, Doc, NotationId, Surface};
 use crate::reading::{
     CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Hierarchy, Language, MemberLinks,
     ModuleComment, Next, Owe, Scope, Vocabulary, Walk, kinds,
@@ -239,7 +239,25 @@ impl Grammar for RustGrammar {
     fn finish(&self, walk: &mut Walk<'_, Rust>) {
         declare::join_around_attributes(walk);
         declare::settle(walk);
+        if is_program(walk.source.path()) {
+            for declaration in &mut walk.outline.declarations {
+                declaration.surface = Surface::Private;
+            }
+        }
     }
+}
+
+/// Tells whether a file is a program that nobody can call into: an example, a benchmark or what is run before the build
+/// (The Cargo Book, "Package Layout").
+fn is_program(path: &str) -> bool {
+    let mut parts = path.split('/').take_while(|part| *part != "src").peekable();
+    while let Some(part) = parts.next() {
+        let is_file = parts.peek().is_none();
+        if !is_file && matches!(part, "examples" | "benches") || is_file && part == "build.rs" {
+            return true;
+        }
+    }
+    false
 }
 
 /// Gives `text` with blanked what the grammar does not know: the rules of macros, which declare nothing, and the signs

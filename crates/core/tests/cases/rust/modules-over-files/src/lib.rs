@@ -1,5 +1,6 @@
 //! What a cellar knows.
 
+mod hall;
 mod labels;
 pub mod press;
 mod scale;
@@ -11,7 +12,9 @@ pub mod inner;
 #[path = "oak.rs"]
 mod wood;
 
+pub use crate::hall::Shelf;
 pub use crate::labels::Label;
+pub use other::hall::Scale;
 pub use vats as tanks;
 
 pub fn cellar() {}

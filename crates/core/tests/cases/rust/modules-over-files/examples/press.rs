@@ -1,0 +1,3 @@
+pub struct Shown;
+
+fn main() {}

@@ -1,0 +1,6 @@
+mod scale;
+mod shelf;
+
+pub use self::shelf::Shelf;
+
+pub use other::Scale;

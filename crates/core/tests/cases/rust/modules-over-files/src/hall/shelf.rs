@@ -1,0 +1,3 @@
+pub struct Shelf;
+
+pub struct Label;
