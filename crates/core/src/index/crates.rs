@@ -69,6 +69,8 @@ pub(super) struct Crates {
     modules: HashMap<u32, ModuleNames>,
     /// All names of them.
     known: HashSet<SmolStr>,
+    /// The names of modules that files say other files to be, which a path may give another name.
+    declared_names: HashSet<SmolStr>,
     /// Modules of which all is given out, with the files that do so.
     whole: HashMap<(Place, SmolStr), Vec<u32>>,
     seen: HashMap<u32, Seen>,
@@ -102,9 +104,13 @@ impl Crates {
                     let (place, name) = place_of(module, path, &declared);
                     self.whole.entry((place, name)).or_default().push(file);
                 }
-                ModuleLink::Alias { .. } | ModuleLink::Import { .. } => {}
+                ModuleLink::Alias { local, .. } => {
+                    self.declared_names.insert(local.clone());
+                }
+                ModuleLink::Import { .. } => {}
             }
         }
+        self.declared_names.extend(declared.iter().map(|module| module.name.clone()));
         if !declared.is_empty() {
             self.declared.insert(file, declared);
         }
@@ -116,12 +122,12 @@ impl Crates {
             return;
         }
         self.known = numbers.keys().filter_map(|path| Some(SmolStr::new(module_of(path)?.1))).collect();
-        let known = &self.known;
+        let known = |name: &str| self.known.contains(name) || self.declared_names.contains(name);
         for passed in self.names.values_mut() {
             // What another crate has is not what a namesake here is.
             passed.retain(|passed| {
                 let first = passed.module.split("::").next().unwrap_or_default();
-                matches!(first, "" | "crate" | "self" | "super") || known.contains(first)
+                matches!(first, "" | "crate" | "self" | "super") || known(first)
             });
         }
         let mut files: Vec<Unsettled<'_>> = numbers

@@ -13,6 +13,7 @@ pub mod inner;
 mod wood;
 
 pub use crate::hall::Shelf;
+pub use wood::Stave;
 pub use crate::labels::Label;
 pub use other::hall::Scale;
 pub use vats as tanks;

@@ -1,1 +1,3 @@
 pub fn barrel() {}
+
+pub struct Stave;
