@@ -119,7 +119,8 @@ pub(super) fn caller<'s>(declaration: &Declaration, source: &'s Source) -> Optio
     let opens = source.slice(Span::new(declaration.name_span.end, first.span.start));
     let head = source.slice(Span::new(declaration.span.start, declaration.name_span.start));
     let of_the_type = head.split_whitespace().any(|word| matches!(word, "static" | "class"));
-    if of_the_type || !opens.trim_end().ends_with('_') {
+    let unlabelled = opens.trim_end().ends_with('_') || first.named().is_none();
+    if of_the_type || !unlabelled {
         return None;
     }
     let ty = source.slice(first.ty?).trim_end_matches(['?', '!']);
@@ -247,6 +248,9 @@ pub(super) fn initialiser<'t>(walk: &mut Walk<'t, Swift>, node: Node<'t>) {
     if declaration.signature.parameters.is_empty() && empty {
         declaration.excuses.push(Excuse::EmptyConstructors);
     }
+    // What is archived can be read back so (`NSCoding`).
+    declaration.unasked |= matches!(&declaration.signature.parameters[..], [only]
+        if only.ty.is_some_and(|ty| walk.source.slice(ty) == "NSCoder"));
     walk.declare(declaration);
 }
 
