@@ -112,7 +112,13 @@ pub(super) fn assignment<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
         [class, "prototype", _] => {
             let qualified = walk.namespace(class);
             walk.open(Scope::Namespace(qualified));
+            let declared = walk.outline.declarations.len();
             named(walk, (node, left, right), Kind::Method);
+            if is_stopgap(walk, node, left)
+                && let Some(declaration) = walk.outline.declarations.get_mut(declared)
+            {
+                declaration.unasked = true;
+            }
         }
         ["this", _] => named(walk, (node, left, right), Kind::Method),
         [owner, .., _] => {
@@ -122,6 +128,16 @@ pub(super) fn assignment<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
         }
         _ => named(walk, (node, left, right), Kind::Constant),
     }
+}
+
+/// Tells whether an assignment only fills in what an older engine lacks: `if (!Array.prototype.at) Array.prototype.at = …`.
+fn is_stopgap<'t>(walk: &Walk<'t, Script>, node: Node<'t>, left: Node<'t>) -> bool {
+    let around = std::iter::successors(walk.parent(node), |&around| walk.parent(around)).take(3);
+    let start = walk.span(node).start;
+    around.filter(|around| around.kind() == "if_statement").any(|condition| {
+        let head = walk.source.slice(Span::new(walk.span(condition).start, start));
+        head.contains('!') && head.contains(walk.text(left))
+    })
 }
 
 /// Declares what is assigned, where it is a function or a class.
