@@ -139,41 +139,10 @@ impl Crates {
             })
             .collect();
         files.sort_unstable_by_key(|file| file.file);
-        // What nobody declares is the root of a crate, or of no crate at all: there a word in front decides alone.
-        let mut surfaces = vec![Surface::Private; files.len()];
-        for file in files.iter().filter(|file| file.parent.is_none()) {
-            surfaces[file.file as usize] = Surface::Public;
-        }
-        // A module is seen as far as the one that declares it, or one that gives it out. Each round settles a level more.
-        loop {
-            let mut settled = true;
-            for file in &files {
-                let Some((parent, module)) = file.parent else { continue };
-                let declared = surfaces[parent as usize].max(module.surface);
-                let given = file.givers.iter().map(|&giver| surfaces[giver as usize]);
-                let surface = given.fold(declared, Surface::min);
-                if surface < surfaces[file.file as usize] {
-                    surfaces[file.file as usize] = surface;
-                    settled = false;
-                }
-            }
-            if settled {
-                break;
-            }
-        }
+        let surfaces = surfaces_of(&files);
         let parents: HashMap<u32, (u32, &DeclaredModule)> =
             files.iter().filter_map(|file| Some((file.file, file.parent?))).collect();
-        let own_name = |path: &str| SmolStr::new(module_of(path).map_or(ROOT, |(_, own)| own));
-        let paths: HashMap<u32, &SmolStr> = numbers.iter().map(|(path, &file)| (file, path)).collect();
-        let name_of = |file: u32| paths.get(&file).map_or_else(SmolStr::default, |path| own_name(path));
-        let modules = numbers
-            .iter()
-            .map(|(path, &file)| {
-                let parent = parents.get(&file).map_or_else(|| ROOT.into(), |&(parent, _)| name_of(parent));
-                let passing_all = self.passing_all(path).into_iter().map(name_of).collect();
-                (file, ModuleNames { own: own_name(path), parent, passing_all })
-            })
-            .collect();
+        let modules = self.names_of_modules(&parents, numbers);
         let mut seen = HashMap::default();
         for file in &files {
             let (mut tests, mut hidden, mut at) = (false, false, file.file);
@@ -191,6 +160,25 @@ impl Crates {
         }
         self.modules = modules;
         self.seen = seen;
+    }
+
+    /// Returns what the modules go by that files are.
+    fn names_of_modules(
+        &self,
+        parents: &HashMap<u32, (u32, &DeclaredModule)>,
+        numbers: &HashMap<SmolStr, u32>,
+    ) -> HashMap<u32, ModuleNames> {
+        let own_name = |path: &str| SmolStr::new(module_of(path).map_or(ROOT, |(_, own)| own));
+        let paths: HashMap<u32, &SmolStr> = numbers.iter().map(|(path, &file)| (file, path)).collect();
+        let name_of = |file: u32| paths.get(&file).map_or_else(SmolStr::default, |path| own_name(path));
+        numbers
+            .iter()
+            .map(|(path, &file)| {
+                let parent = parents.get(&file).map_or_else(|| ROOT.into(), |&(parent, _)| name_of(parent));
+                let passing_all = self.passing_all(path).into_iter().map(name_of).collect();
+                (file, ModuleNames { own: own_name(path), parent, passing_all })
+            })
+            .collect()
     }
 
     /// Returns the files that give out a module, or all that is in it.
@@ -309,6 +297,32 @@ impl Crates {
                 Some(self.giving(place, name).iter().map(surface_of).fold(around, Surface::min))
             });
             declaration.surface = surface.map_or(declaration.surface, |seen| declaration.surface.max(seen));
+        }
+    }
+}
+
+/// Returns how far each file can be seen, by its number.
+fn surfaces_of(files: &[Unsettled<'_>]) -> Vec<Surface> {
+    // What nobody declares is the root of a crate, or of no crate at all: there a word in front decides alone.
+    let mut surfaces = vec![Surface::Private; files.len()];
+    for file in files.iter().filter(|file| file.parent.is_none()) {
+        surfaces[file.file as usize] = Surface::Public;
+    }
+    // A module is seen as far as the one that declares it, or one that gives it out. Each round settles a level more.
+    loop {
+        let mut settled = true;
+        for file in files {
+            let Some((parent, module)) = file.parent else { continue };
+            let declared = surfaces[parent as usize].max(module.surface);
+            let given = file.givers.iter().map(|&giver| surfaces[giver as usize]);
+            let surface = given.fold(declared, Surface::min);
+            if surface < surfaces[file.file as usize] {
+                surfaces[file.file as usize] = surface;
+                settled = false;
+            }
+        }
+        if settled {
+            return surfaces;
         }
     }
 }
