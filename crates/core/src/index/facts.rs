@@ -205,18 +205,21 @@ fn declared_modules(outline: &Outline, language: &Language) -> Vec<DeclaredModul
     let modules = outline.declarations.iter().filter(|declaration| {
         declaration.kind == Kind::Module && declaration.owner.is_none() && declaration.body == Body::Absent
     });
-    // `#[path = "scale.rs"]` names another file than the module's.
-    let file_of = |module: &Declaration| {
-        outline.links.iter().find_map(|link| match link {
+    // `#[path = "scale.rs"]` names another file than the module's, and each configuration may name one of its own.
+    let files_of = |module: &Declaration| {
+        let named = outline.links.iter().filter_map(|link| match link {
             ModuleLink::Alias { given, local } if module.name == local.as_str() => Some(given.clone()),
             _ => None,
-        })
+        });
+        named.chain([SmolStr::new(module.name.as_str())]).collect::<Vec<_>>()
     };
-    let declared = modules.map(|module| DeclaredModule {
-        name: file_of(module).unwrap_or_else(|| SmolStr::new(module.name.as_str())),
-        surface: module.surface,
-        tests: module.excuses.contains(&Excuse::Tests),
-        hidden: module.hidden,
+    let declared = modules.flat_map(|module| {
+        files_of(module).into_iter().map(|name| DeclaredModule {
+            name,
+            surface: module.surface,
+            tests: module.excuses.contains(&Excuse::Tests),
+            hidden: module.hidden,
+        })
     });
     declared.collect()
 }

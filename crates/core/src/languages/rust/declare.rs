@@ -86,6 +86,8 @@ fn read_attribute(walk: &Walk<'_, Rust>, span: Span, out: &mut Attributes) {
         "allow" | "expect" if inner.contains("missing_docs") => out.undocumented = true,
         "path" => {
             let file = inner.split('"').nth(1).and_then(|file| file.strip_suffix(".rs"));
+            // `windows/mod.rs` is the module of that folder.
+            let file = file.map(|file| file.strip_suffix("/mod").unwrap_or(file));
             out.path = file.filter(|file| !file.contains('/')).map(SmolStr::new);
         }
         "deprecated" => out.deprecated = true,

@@ -1,1 +1,0 @@
-pub fn fill() {}
