@@ -13,7 +13,7 @@ use crate::notations;
 use crate::pairing::Pairing;
 use crate::reading::{Demand, Owe};
 use crate::text::{Source, has_word};
-use named::{counted, for_tools, name_behind_tag, spoken_of, told_of};
+use named::{counted, for_tools, name_behind_tag, spoken_of, told_of, told_together};
 use thrown::{has_entry, names_exception, tells_of_rejection};
 pub(crate) use thrown::{is_documented, text_names};
 
@@ -191,10 +191,10 @@ impl Debt {
             *owed &= !parameter.named().is_some_and(|name| links.contains(&format!("[{name}]")));
         }
         if !has_params && demand.param != Owe::Always && self.params.contains(&true) {
-            for (owed, counted) in self.params.iter_mut().zip(counted(text)) {
-                *owed &= !counted;
+            let told = counted(text).zip(told_together(&debtor.signature.parameters, text));
+            for (owed, (counted, together)) in self.params.iter_mut().zip(told) {
+                *owed &= !(counted || together);
             }
-            self.pay_together(&debtor.signature.parameters, text);
         }
         if doc.notation.as_str() == "tags" && demand.param != Owe::Always {
             self.pay_for_block(debtor, text);
@@ -202,27 +202,6 @@ impl Debt {
         self.pay_by_tags_behind(debtor, doc);
         if demand.param != Owe::Always && self.asks_for_more() {
             self.pay_elsewhere(debtor, doc, demand);
-        }
-    }
-
-    /// Of an only parameter a text may speak without its name, "the argument", and so of a row of equal ones, `load1, load2,
-    /// load3`: "the given loads".
-    fn pay_together(&mut self, parameters: &[Parameter], text: &str) {
-        let says = |words: &[&str]| words.iter().any(|words| text.contains(words));
-        let stem = |parameter: &Parameter| {
-            let name = parameter.named().map_or("", |name| name.as_str());
-            let stem = name.trim_end_matches(|c: char| c.is_ascii_digit());
-            (stem.len() < name.len()).then(|| stem.to_owned())
-        };
-        if let [owed] = &mut self.params[..] {
-            *owed &=
-                !says(&["he argument ", "his argument ", "he parameter ", "his parameter ", "ts argument "]);
-        } else if parameters.len() > 2 && says(&["given ", "specified ", "provided "]) {
-            let stems: Vec<Option<String>> = parameters.iter().map(stem).collect();
-            let alike = |stem: &Option<String>| stems.iter().filter(|other| *other == stem).count() > 2;
-            for (owed, stem) in self.params.iter_mut().zip(&stems) {
-                *owed &= !(stem.is_some() && alike(stem));
-            }
         }
     }
 

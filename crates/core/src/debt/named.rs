@@ -1,6 +1,6 @@
 //! The names of parameters that a comment speaks of without an entry.
 
-use crate::model::{DocComment, EntryKind, Mark, MarkStanding};
+use crate::model::{DocComment, EntryKind, Mark, MarkStanding, Parameter};
 use crate::reading::Owe;
 use crate::text::{Source, Span};
 
@@ -15,8 +15,8 @@ pub(super) fn spoken_of(text: &str) -> Vec<&str> {
 }
 
 /// Returns the names that a line sets apart from its words: `load` in grave accents, bars, asterisks, quotation marks or
-/// brackets with a letter in front (`I{load}`, `C<load>`), behind a sign (`@load`), in an element or a tag for code (`<c>load</c>`, `{@code load}`), and
-/// in parentheses what no word looks like (`(net_load)`).
+/// brackets with a letter in front (`I{load}`, `C<load>`), behind a sign (`@load`), in an element or a tag for code
+/// (`<c>load</c>`, `{@code load}`), and in parentheses what no word looks like (`(net_load)`).
 pub(super) fn set_apart(line: &str) -> impl Iterator<Item = &str> {
     let parts = words(line).filter(|&(before, name, after)| {
         let signs = before.strip_suffix("**").or_else(|| before.strip_suffix('*')).unwrap_or(before);
@@ -47,6 +47,9 @@ pub(super) fn set_apart(line: &str) -> impl Iterator<Item = &str> {
     parts.map(|(_, name, _)| name)
 }
 
+/// Operators that nothing but code has behind a word.
+const EQUALS: &[&str] = &["==", " == ", " != "];
+
 /// Elements that set a word apart.
 const ELEMENTS: &[&str] = &["<code>", "<tt>", "<c>", "<i>", "<em>", "<b>", "<var>"];
 
@@ -58,14 +61,13 @@ fn unmistakable(line: &str) -> impl Iterator<Item = &str> {
         name.starts_with(|c: char| c.is_lowercase())
             && pairs.into_iter().any(|two| two[0].is_ascii_lowercase() && two[1].is_ascii_uppercase())
     };
-    // `load==NULL`, `crate->load`
-    let compared = ["==", "!=", "->", " == ", " != "];
     let alone = words(line).filter(move |&(before, name, after)| {
         let is_path = before.ends_with(['.', '/', '-', '@', '\\', ':']) || after.starts_with(['(', '/']);
         !is_path
             && (name.trim_matches('_').contains('_')
                 || has_hump(name)
-                || compared.iter().any(|operator| after.starts_with(operator))
+                // `load==NULL`, `crate->load`
+                || ["!=", "->"].iter().chain(EQUALS).any(|operator| after.starts_with(operator))
                 || name == "kwargs"
                 // "Args:" alone opens a list.
                 || name == "args" && !(after.starts_with(':') && before.trim().is_empty()))
@@ -265,9 +267,9 @@ fn is_generic(text: &str) -> bool {
 /// Returns the names that code in a line gives values, as a call would, or compares: `weigh_all=True`, `load == 12`.
 fn given_values(line: &str) -> impl Iterator<Item = &str> {
     let given = |&(before, _, after): &(&str, &str, &str)| {
-        let compared = [" == ", " != ", " < ", " > ", " <= ", " >= ", "=="];
-        before.ends_with('`')
-            && (after.starts_with('=') || compared.iter().any(|operator| after.starts_with(operator)))
+        let compared = [" < ", " > ", " <= ", " >= "];
+        let follows = |operator: &&str| after.starts_with(*operator);
+        before.ends_with('`') && (after.starts_with('=') || EQUALS.iter().chain(&compared).any(follows))
     };
     words(line).filter(given).map(|(_, name, _)| name)
 }
@@ -345,6 +347,28 @@ pub(super) fn counted(text: &str) -> impl Iterator<Item = bool> {
         || what.iter().any(|what| says(&|noun| format!("The {noun}s are {what} ")));
     let places = ["first", "second", "third", "fourth"].map(|place| says(&|noun| format!(" {place} {noun}")));
     places.into_iter().chain(std::iter::repeat(false)).map(move |told| told || all)
+}
+
+/// Tells of each parameter whether a text speaks of it without its name: of an only one, "the argument", and of each of a row
+/// of equal ones, `load1, load2, load3`, "the given loads".
+pub(super) fn told_together(parameters: &[Parameter], text: &str) -> Vec<bool> {
+    let says = |words: &[&str]| words.iter().any(|words| text.contains(words));
+    let stem = |parameter: &'_ Parameter| {
+        let name = parameter.named()?.as_str();
+        let stem = name.trim_end_matches(|c: char| c.is_ascii_digit());
+        (stem.len() < name.len()).then(|| stem.to_owned())
+    };
+    if let [_] = parameters {
+        return vec![says(&[
+            "he argument ", "his argument ", "he parameter ", "his parameter ", "ts argument ",
+        ])];
+    }
+    if parameters.len() < 3 || !says(&["given ", "specified ", "provided "]) {
+        return vec![false; parameters.len()];
+    }
+    let stems: Vec<Option<String>> = parameters.iter().map(stem).collect();
+    let alike = |stem: &Option<String>| stems.iter().filter(|other| *other == stem).count() > 2;
+    stems.iter().map(|stem| stem.is_some() && alike(stem)).collect()
 }
 
 /// Divides a text behind the names that it opens with, one or several with commas between, brackets around them or none.

@@ -248,24 +248,13 @@ impl Crates {
         declared.min_by_key(|(_, module)| (module.tests, module.surface))
     }
 
-    /// Finds of the files that declare a type the one that lies nearest to another: that is meant where several have one of
-    /// the name.
-    fn nearest(&self, (file, declaring): (u32, &[u32]), paths: &[SmolStr]) -> Option<u32> {
-        let path = |file: u32| paths.get(file as usize).map_or("", SmolStr::as_str);
-        let shared = |other: u32| {
-            let parts = path(file).split('/').zip(path(other).split('/'));
-            parts.take_while(|(one, other)| one == other).count()
-        };
-        declaring.iter().copied().max_by_key(|&other| shared(other))
-    }
-
-    /// Narrows what only the crate itself can see, and notes what is there for tests alone. `declaring` finds the files that
-    /// declare a type of a name, and `paths` are those of all files.
+    /// Narrows what only the crate itself can see, and notes what is there for tests alone. `nearest` finds the file
+    /// that declares a type of a name.
     pub(super) fn apply(
         &self,
         outline: &mut Outline,
         file: Option<u32>,
-        (declaring, paths): (impl Fn(&str) -> Vec<u32>, &[SmolStr]),
+        nearest: impl Fn(&str) -> Option<u32>,
     ) {
         let Some((file, seen)) = file.and_then(|file| Some((file, self.seen.get(&file)?))) else { return };
         let own: HashSet<SmolStr> = outline
@@ -290,7 +279,7 @@ impl Crates {
                 let (place, around) = match own.contains(name) {
                     true => (file, seen.surface),
                     false => {
-                        let place = self.nearest((file, &declaring(name)), paths)?;
+                        let place = nearest(name)?;
                         (place, surface_of(&place))
                     }
                 };

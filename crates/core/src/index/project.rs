@@ -279,11 +279,17 @@ impl Family {
         self.halves.apply(outline, language, (self, path));
         halves::join_parts(outline, (self, path));
         self.modules.apply(outline, self.number(path));
-        let declaring = |name: &str| {
-            let found = self.by_name.get(name).map(Vec::as_slice).unwrap_or_default();
-            found.iter().map(|&at| self.types[at as usize].0).collect()
+        self.crates.apply(outline, self.number(path), |name| self.nearest(name, path));
+    }
+
+    /// Finds of the files that declare a type the one that lies nearest to `path`: that is meant where several have one of the
+    /// name.
+    fn nearest(&self, name: &str, path: &str) -> Option<u32> {
+        let shared = |place: &str| {
+            path.split('/').zip(place.split('/')).take_while(|(one, other)| one == other).count()
         };
-        self.crates.apply(outline, self.number(path), (declaring, &self.paths));
+        let found = self.named(name).map(|(place, _)| place).max_by_key(|place| shared(place))?;
+        self.number(found)
     }
 
     /// Returns the parts of a type: the path of each, and whether it has a comment.
