@@ -36,6 +36,19 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
         || (first == Some("how") && second.is_some_and(|second| measures.contains(&second)))
 }
 
+/// Tells whether a summary leads with the type that comes back, set apart or written as no word is: "`Crate` at the top",
+/// "The NetLoad that lies on it".
+pub(crate) fn leads_with_type(summary: &str, ty: &str) -> bool {
+    let rest = ["The ", "A ", "An "].iter().find_map(|word| summary.strip_prefix(word)).unwrap_or(summary);
+    let first = rest.split_whitespace().next().unwrap_or_default();
+    let is_name = |c: char| c.is_alphanumeric() || c == '_';
+    let name = first.trim_matches(|c: char| !is_name(c));
+    let is_apart = first.len() > name.len() + 1 && !first.starts_with(is_name);
+    let is_mixed = name.chars().skip(1).any(char::is_uppercase) && name.chars().any(char::is_lowercase);
+    let own = ty.trim_matches(|c: char| !is_name(c)).rsplit(|c: char| !is_name(c)).next().unwrap_or_default();
+    !name.is_empty() && name == own && (is_apart || is_mixed)
+}
+
 /// Tells whether a summary, in lower case, is a question that yes or no answers: "Is this a directory?"
 fn asks(summary: &str) -> bool {
     let is_question = summary.trim_end_matches('.').ends_with('?');
@@ -254,7 +267,7 @@ pub(crate) fn iterates(summary: &str) -> bool {
 
 #[cfg(test)]
 mod tests {
-    use super::{iterates, names_a_value, sentence_answers, summary_answers};
+    use super::{iterates, leads_with_type, names_a_value, sentence_answers, summary_answers};
 
     #[test]
     fn a_sentence_that_says_what_comes_back_answers_for_it() {
@@ -303,6 +316,15 @@ mod tests {
         assert!(!names_a_value("See the scale."));
         assert!(names_a_value("Information about the load, if there is one."));
         assert!(!names_a_value("The number is weighed."));
+    }
+
+    #[test]
+    fn summaries_may_lead_with_the_type_that_comes_back() {
+        assert!(leads_with_type("|_Crate| at the top of a stack.", "_Crate"));
+        assert!(leads_with_type("The `Crate` at the top.", "\"Crate\""));
+        assert!(leads_with_type("NetLoad of a crate.", "loads.NetLoad"));
+        assert!(!leads_with_type("Match the crates.", "Match"));
+        assert!(!leads_with_type("`Crate` is full.", "Load"));
     }
 
     #[test]

@@ -213,14 +213,15 @@ fn differs_from_another(text: &str) -> bool {
 /// "Same as `weigh_all()`", "Works like `weigh`."
 fn equals_another(text: &str) -> bool {
     const EQUALS: &[&str] = &[
-        "same as ", "works like ", "works exactly like ", "works the same way as ", "behaves like ",
+        "same as ", "this is the same as ", "works like ", "works exactly like ", "works the same way as ", "behaves like ",
         "behaves exactly like ",
     ];
     let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". ")).map(str::trim);
     let mut ends =
         sentences.filter_map(|sentence| EQUALS.iter().find_map(|words| sentence.strip_prefix(words)));
     ends.any(|other| {
-        let other = other.split_once(", but ").map_or(other, |(other, _)| other);
+        let other = other.split_once(" but ").map_or(other, |(other, _)| other.trim_end_matches(','));
+        let other = other.strip_prefix("`new ").unwrap_or(other);
         other.split_whitespace().count() == 1
     }) || sends_to_code_alone(text)
 }
@@ -243,9 +244,24 @@ const ARGUMENTS: &[&str] =
 /// Words by which something is handed to others.
 const HANDED: &[&str] = &["passed", "forwarded", "handed", "given", "delegated", "relayed"];
 
+/// Words for who hands something to others.
+const HANDING: &[&str] = &["passes", "forwards", "delegates", "relays"];
+
 /// Tells whether a text may say that arguments go to others, by a glance at it.
 pub(super) fn may_pass_on(text: &str) -> bool {
-    HANDED.iter().any(|word| memchr::memmem::find(text.as_bytes(), word.as_bytes()).is_some())
+    let words = HANDED.iter().chain(HANDING);
+    words.into_iter().any(|word| memchr::memmem::find(text.as_bytes(), word.as_bytes()).is_some())
+}
+
+/// Returns what the words of a sentence say to be handed on by what is declared: "Passes all args and kwargs through to the
+/// scale".
+fn handed_on<'a>(words: &'a [&'a str]) -> Option<&'a [&'a str]> {
+    const JOINING: &[&str] = &["and", "or", "all", "any", "most", "other", "its", "the", "keyword", "positional"];
+    let verb = words.iter().position(|word| HANDING.contains(word))?;
+    let behind = &words[verb + 1..];
+    let end = behind.iter().position(|word| !(JOINING.contains(word) || ARGUMENTS.contains(word)))?;
+    let goes_on = matches!(behind[end], "through" | "on" | "along" | "to");
+    goes_on.then(|| &behind[..end])
 }
 
 /// Finds which collected arguments a text says to be passed on: "Other arguments are passed to `weigh`".
@@ -257,6 +273,13 @@ pub(super) fn passed_on(told: &str) -> Vec<Variadic> {
             .split(|c: char| !(c.is_alphanumeric() || c == '_'))
             .filter(|word| !word.is_empty())
             .collect();
+        if let Some(handed) = handed_on(&words) {
+            let by_name = |word: &&str| matches!(*word, "keyword" | "keywords" | "kwargs" | "options");
+            let plain = |word: &&str| ARGUMENTS.contains(word) && !by_name(word);
+            out.extend(handed.iter().any(by_name).then_some(Variadic::Keywords));
+            let only_by_name = handed.windows(2).any(|two| two[0] == "keyword" && two[1].starts_with("arg"));
+            out.extend((handed.iter().any(plain) && !only_by_name).then_some(Variadic::Positional));
+        }
         let Some(noun) = words.iter().position(|word| ARGUMENTS.contains(word)) else { continue };
         let of = |what: &[&str]| words[..noun].iter().any(|word| what.contains(word));
         let mut behind = &words[noun + 1..];
@@ -329,6 +352,7 @@ mod tests {
         assert!(!left("Made by others. Do not call this, see the press instead. ", false).all);
         assert!(left("`tip` is a deprecated alias for `weigh`. It will go. ", true).all);
         assert!(left("Weighs. Works like :func:`weigh`. ", false).all);
+        assert!(left("Opens a press. This is the same as `new Press()` but shorter. ", false).all);
         assert!(left("Weighs. Works the same way as weigh, but twice. ", false).all);
         assert!(left("Weighs. See the help on the \u{201c}weigh\u{201d} function for details. ", false).all);
         assert!(sends_elsewhere("weighs a crate. see weigh_all() for more details. ", any));
@@ -355,6 +379,9 @@ mod tests {
         assert_eq!(passed_on("All other keyword arguments are passed on to the scale. "), both[..1]);
         assert_eq!(passed_on("Any remaining options will be forwarded. "), both[..1]);
         assert_eq!(passed_on("Any args other than \"load\" will be passed on to the scale. "), both);
+        assert_eq!(passed_on("It passes most args & kwargs through to the scale. "), both);
+        assert_eq!(passed_on("Forwards all keyword arguments to the scale. "), both[..1]);
+        assert!(passed_on("It passes arguments that are heavy to the scale. ").is_empty());
         assert!(passed_on("It has a list of options passed in when it is made. ").is_empty());
         assert!(passed_on("The arguments are weighed. Crates are passed to the scale. ").is_empty());
     }

@@ -4,7 +4,7 @@ mod elsewhere;
 mod named;
 mod thrown;
 
-use crate::answers::{iterates, names_a_value, sentence_answers, speaks_of_yielding, summary_answers};
+use crate::answers::{iterates, leads_with_type, names_a_value, sentence_answers, speaks_of_yielding, summary_answers};
 use crate::model::{
     Answer, Construction, Declaration, DocComment, EntryKind, Kind, Origin, Parameter, Said, Signature,
     Thrown, Variadic,
@@ -13,7 +13,7 @@ use crate::notations;
 use crate::pairing::Pairing;
 use crate::reading::{Demand, Owe};
 use crate::text::{Source, has_word};
-use named::{counted, for_tools, name_behind_tag, spoken_of, told_of, told_together};
+use named::{counted, for_tools, name_behind_tag, spoken_of, told_as_given, told_of, told_together};
 use thrown::{has_entry, names_exception, tells_of_rejection};
 pub(crate) use thrown::{is_documented, text_names};
 
@@ -104,14 +104,14 @@ impl Debt {
         let by_text = returns && demand.returns != Owe::Always && !doc.has(EntryKind::Returns);
         let named = !thrown.is_empty() && demand.throws != Owe::Always;
         // Whoever gave the parameters entries gives one to what comes back.
-        let named_in_prose = !has_params && names_a_value(&summary);
+        let ty = debtor.signature.returns.ty.map_or("", |ty| debtor.source.slice(ty));
+        let named_in_prose = !has_params && (names_a_value(&summary) || leads_with_type(&summary, ty));
         returns &= demand.returns == Owe::Always || !(named_in_prose || summary_answers(&summary));
         if (by_text && returns) || named {
             let text = told(debtor.source, doc);
             let whole = debtor.source.slice(doc.span);
             // "Yields each crate" tells what an iterator gives that was made elsewhere.
-            let iterator = debtor.signature.returns.ty.map_or("", |ty| debtor.source.slice(ty));
-            let is_iterator = iterator.contains("Iter") || iterator.contains("Generator");
+            let is_iterator = ty.contains("Iter") || ty.contains("Generator");
             let tells_each = || speaks_of_yielding(&text) || iterates(&summary);
             returns &= !(by_text && (sentence_answers(&text) || is_iterator && tells_each()));
             thrown.retain(|&at| {
@@ -191,9 +191,10 @@ impl Debt {
             *owed &= !parameter.named().is_some_and(|name| links.contains(&format!("[{name}]")));
         }
         if !has_params && demand.param != Owe::Always && self.params.contains(&true) {
-            let told = counted(text).zip(told_together(&debtor.signature.parameters, text));
-            for (owed, (counted, together)) in self.params.iter_mut().zip(told) {
-                *owed &= !(counted || together);
+            let parameters = &debtor.signature.parameters;
+            let named = told_together(parameters, text).into_iter().zip(told_as_given(parameters, text));
+            for (owed, (counted, (together, given))) in self.params.iter_mut().zip(counted(text).zip(named)) {
+                *owed &= !(counted || together || given);
             }
         }
         if doc.notation.as_str() == "tags" && demand.param != Owe::Always {

@@ -1,5 +1,9 @@
 //! The names of parameters that a comment speaks of without an entry.
 
+use std::sync::LazyLock;
+
+use aho_corasick::AhoCorasick;
+
 use crate::model::{DocComment, EntryKind, Mark, MarkStanding, Parameter};
 use crate::reading::Owe;
 use crate::text::{Source, Span};
@@ -31,6 +35,8 @@ pub(super) fn set_apart(line: &str) -> impl Iterator<Item = &str> {
         let lettered = |open: &str, close: &str| {
             around(open, close) && before[..before.len() - 1].ends_with(|c: char| c.is_ascii_uppercase())
         };
+        // `!load`, as reStructuredText marks a role that is to link nothing.
+        let signs = signs.strip_suffix('!').unwrap_or(signs);
         signs.ends_with('`') && after.starts_with('`')
             || around("|", "|")
             || around("*", "*")
@@ -369,6 +375,29 @@ pub(super) fn told_together(parameters: &[Parameter], text: &str) -> Vec<bool> {
     let stems: Vec<Option<String>> = parameters.iter().map(stem).collect();
     let alike = |stem: &Option<String>| stems.iter().filter(|other| *other == stem).count() > 2;
     stems.iter().map(|stem| stem.is_some() && alike(stem)).collect()
+}
+
+/// Tells of each parameter whether a text speaks of it as what is given: "Weighs the given load", "Opens the specified crate
+/// file".
+pub(super) fn told_as_given(parameters: &[Parameter], text: &str) -> Vec<bool> {
+    const GIVING: &[&str] = &["given", "specified", "provided", "supplied"];
+    static GIVEN: LazyLock<AhoCorasick> =
+        LazyLock::new(|| AhoCorasick::new(GIVING).expect("plain words compile"));
+    let is_name = |c: char| c.is_alphanumeric() || c == '_';
+    let behind = GIVEN.find_iter(text).flat_map(|found| {
+        let words = text[found.end()..].split(|c: char| !is_name(c)).filter(|word| !word.is_empty());
+        words.take(2)
+    });
+    let given: Vec<&str> = behind.collect();
+    // The name of a type that is set apart, `NetLoad`, stands for what is called after it.
+    let squeezed = |name: &str| name.replace('_', "").to_lowercase();
+    let types = set_apart(text).filter(|name| name.starts_with(|c: char| c.is_uppercase()));
+    let types: Vec<String> = types.map(squeezed).collect();
+    let told = |parameter: &Parameter| {
+        let name = parameter.named().map(|name| name.as_str().trim_matches('_'));
+        name.is_some_and(|name| given.contains(&name) || (!types.is_empty() && types.contains(&squeezed(name))))
+    };
+    parameters.iter().map(told).collect()
 }
 
 /// Divides a text behind the names that it opens with, one or several with commas between, brackets around them or none.

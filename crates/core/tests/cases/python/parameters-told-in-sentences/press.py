@@ -223,3 +223,33 @@ def as_load(crate):
 def truly(load):
     """Expresses a load. If it is a number already, it is simply returned."""
     return load
+
+
+def prefix(command, unit, net_load, other):
+    """Prefix what is weighed with given command. It ends with the
+    specified
+    unit, which is `!other` than nothing.
+
+    The :class:`NetLoad` is told of last.
+    """
+    print(command, unit, net_load)
+
+
+class Fleet:
+    """The presses of a hall."""
+
+    def cell(self, row: int, column: int) -> Press:
+        """`Press` at `row`, `column`.
+
+        The first is at zero.
+        """
+        return self.presses[row][column]
+
+    def opened(self, *args, hall, **kwargs):
+        """Open one.
+
+        It passes most args & kwargs through to the press.
+
+        :param hall: where it stands
+        """
+        print(hall, args, kwargs)
