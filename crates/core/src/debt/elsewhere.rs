@@ -11,7 +11,7 @@ const REFERRING: &[&str] = &[
     "same", "Same", "ocument", "escri", "etails", "nformation", "lias ", "rameters as", "guments as",
     "as per ", " are as ", ", but ", ", except ", ", only ", "dentical", "hortcut ", "horthand for",
     "hort for", "quivalent ", "supported", "ike `", "ike [`", "ike :", "ike {@", "ike in ",
-    "for the parameters", "for the arguments", "meaning", "ynonym ", "ee `", "ee :", "ee {@",
+    "for the parameters", "for the arguments", "meaning", "ynonym ", "ee `", "ee :", "ee {@", "See ",
 ];
 
 /// Words, in lower case, by which a comment sends its reader to another for everything.
@@ -226,8 +226,18 @@ fn equals_another(text: &str) -> bool {
     }) || sends_to_code_alone(text)
 }
 
-/// Tells whether the last sentence of a text, in lower case, is no more than where to look: "See :func:`weigh`."
+/// Tells whether the last sentence of a text, in lower case, is no more than where to look, or any that names a callable: "See
+/// :func:`weigh`.", "See Press::weigh(Crate crate, int load)."
 fn sends_to_code_alone(text: &str) -> bool {
+    let is_callable = |place: &str| {
+        let name = place.split('(').next().unwrap_or_default();
+        let name = name.strip_prefix("{@link ").unwrap_or(name);
+        !name.contains(' ') && (place.ends_with(')') || place.ends_with(")}")) && place.len() > name.len()
+    };
+    let mut sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". ")).map(str::trim);
+    if sentences.any(|one| one.trim_end_matches('.').strip_prefix("see ").is_some_and(is_callable)) {
+        return true;
+    }
     let last = text.trim_end().rsplit('\n').next().unwrap_or_default();
     let last = last.rsplit(". ").next().unwrap_or_default().trim().trim_end_matches('.');
     // "Do not call this directly - see `weigh` instead."
@@ -347,6 +357,9 @@ mod tests {
         assert!(left("As tip(), but weighs it twice. It is slow. ", true).all);
         assert!(!left("As tip() does, but slowly. It is weighed. ", true).all);
         assert!(left("Kept for old presses.\nSee :func:`weigh`. ", false).all);
+        assert!(left("Weighs. See Press::weigh(Crate crate, int load). ", false).all);
+        assert!(left("Stubs it. See {@link Press#weigh(Crate)}. Needed for old ones. ", false).all);
+        assert!(!left("Weighs. See the press (or the scale). It is slow. ", false).all);
         assert!(!left("Weighs a crate.\nSee the press. ", false).all);
         assert!(left("Made by others. Do not call this, see :meth:`weigh` instead. ", false).all);
         assert!(!left("Made by others. Do not call this, see the press instead. ", false).all);

@@ -392,12 +392,23 @@ pub(super) fn told_as_given(parameters: &[Parameter], text: &str) -> Vec<bool> {
     // The name of a type that is set apart, `NetLoad`, stands for what is called after it.
     let squeezed = |name: &str| name.replace('_', "").to_lowercase();
     let types = set_apart(text).filter(|name| name.starts_with(|c: char| c.is_uppercase()));
-    let types: Vec<String> = types.map(squeezed).collect();
+    let types: Vec<String> = types.chain(linked_types(text)).map(squeezed).collect();
     let told = |parameter: &Parameter| {
         let name = parameter.named().map(|name| name.as_str().trim_matches('_'));
         name.is_some_and(|name| given.contains(&name) || (!types.is_empty() && types.contains(&squeezed(name))))
     };
     parameters.iter().map(told).collect()
+}
+
+/// Returns the names of the types that a text links: `{@link loads.NetLoad}`, `cref="NetLoad"`.
+fn linked_types(text: &str) -> impl Iterator<Item = &str> {
+    let links = ["{@link ", "{@linkplain ", "cref=\""].into_iter();
+    let places = links.flat_map(|link| memchr::memmem::find_iter(text.as_bytes(), link).map(|at| at + link.len()));
+    places.filter_map(|at| {
+        let path = text[at..].split(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '.' | '#'))).next()?;
+        // What is a member of it says nothing of the type.
+        (!path.contains('#')).then(|| path.rsplit('.').next().unwrap_or_default())
+    })
 }
 
 /// Divides a text behind the names that it opens with, one or several with commas between, brackets around them or none.

@@ -21,6 +21,10 @@ pub(super) fn has_entry(doc: &DocComment, thrown: &Thrown) -> bool {
 
 /// Tells whether a text says that an error, of whatever type, comes.
 fn speaks_of_errors(text: &str) -> bool {
+    const WHEN: &[&str] = &["hrows if ", "hrows when ", "ill throw if ", "ill throw when ", "aises if "];
+    if WHEN.iter().any(|words| memchr::memmem::find(text.as_bytes(), words.as_bytes()).is_some()) {
+        return true;
+    }
     const PASSIVE: &[&str] =
         &["is raised", "is thrown", "will be raised", "will be thrown", "gets raised", "gets thrown"];
     const ACTIVE: &[&str] = &["aises an ", "aise an ", "hrows an ", "hrow an "];

@@ -8,4 +8,13 @@ public class Press {
     @Deprecated
     public void old() {}
     @Deprecated public void silent() {}
+
+    /** Tries what is old. */
+    @Deprecated
+    @Test
+    public void tried() {}
+
+    /** Presses twice. */
+    @Deprecated
+    public void twice() {}
 }

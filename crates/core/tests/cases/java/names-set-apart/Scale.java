@@ -14,4 +14,24 @@ public interface Scale {
 
     /** Adds <i>load</i>. It is counted twice, and crate once. */
     void add(int load, int crate);
+
+    /**
+     * Takes the {@link Vat} out. It is emptied by {@link Press#press(Load)}.
+     */
+    void take(Vat vat, Load load);
+
+    /**
+     * Looks a load up. This throws if it was never weighed.
+     */
+    default int look(String load) {
+        if (load == null) {
+            throw new IllegalStateException();
+        }
+        return 0;
+    }
+
+    /**
+     * Stubs it. See {@link Scale#move(int, Vat, int, int)}. It is needed by old presses.
+     */
+    int stub(int litres, int load);
 }
