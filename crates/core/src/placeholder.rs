@@ -23,6 +23,9 @@ pub(crate) fn is_placeholder(text: &str, name: &str, own: &str) -> bool {
     if text.len() > 80 || text.starts_with(['$', '%', '{', '"', '\'', '`']) {
         return false;
     }
+    if !may_begin_one(text) {
+        return false;
+    }
     let lower = text.to_lowercase();
     let bare = lower.trim_matches(|c: char| !c.is_alphanumeric());
     // What is called so is named, not left open.
@@ -72,6 +75,14 @@ pub(crate) fn is_placeholder(text: &str, name: &str, own: &str) -> bool {
             || rest == name.to_lowercase()
             || matches!(rest, "this" | "it" | "me" | "parameter" | "return value")
     })
+}
+
+/// Tells by its first two letters whether a text may be one of the generic kinds: most are not.
+fn may_begin_one(text: &str) -> bool {
+    let mut letters = text.bytes().skip_while(|byte| !byte.is_ascii_alphanumeric());
+    let first = [letters.next(), letters.next()].map(|byte| byte.unwrap_or_default().to_ascii_lowercase());
+    [b"to", b"tb", b"fi", b"xx", b"de", b"pl", b"lo", b"do", b"ad", b"in", b"mi", b"no", b"un", b"en", b"su"]
+        .contains(&&first)
 }
 
 #[cfg(test)]

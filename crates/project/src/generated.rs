@@ -45,7 +45,7 @@ pub(crate) fn is_generated_name(name: &str) -> bool {
 fn is_squeezed(text: &str) -> bool {
     const SHORTEST: usize = 1000;
     const AVERAGE: usize = 500;
-    text.len() >= SHORTEST && text.bytes().filter(|&byte| byte == b'\n').count() * AVERAGE < text.len()
+    text.len() >= SHORTEST && memchr::memchr_iter(b'\n', text.as_bytes()).count() * AVERAGE < text.len()
 }
 
 /// Tells whether the first twenty lines say that a file is generated, or its lines show it.
@@ -53,7 +53,8 @@ pub(crate) fn is_generated(text: &str) -> bool {
     if is_squeezed(text) {
         return true;
     }
-    let head: String = text.lines().take(FIRST_LINES).map(|line| line.to_ascii_lowercase() + "\n").collect();
+    let end = memchr::memchr_iter(b'\n', text.as_bytes()).nth(FIRST_LINES - 1).unwrap_or(text.len());
+    let head = text[..end].to_ascii_lowercase();
     let says = |marks: &[&str]| marks.iter().any(|mark| head.contains(mark));
     if !head.contains("generated") {
         return head.contains("automatically") && says(LEFT_ALONE);

@@ -187,17 +187,26 @@ pub(super) fn may_refer(text: &str) -> bool {
 /// Finds what a text leaves to another place; where parameters have entries, it leaves only what it says that it leaves.
 pub(super) fn left(told: &str, has_entries: bool) -> Left {
     let text = told.to_ascii_lowercase();
-    let says = |phrases: &[&str]| phrases.iter().any(|phrase| text.contains(phrase));
+    // All phrases are looked for at once.
+    static PHRASES: LazyLock<AhoCorasick> = LazyLock::new(|| {
+        let all = WHOLE_ELSEWHERE.iter().chain(DOCUMENTED_ELSEWHERE).chain(PARAMS_ELSEWHERE);
+        AhoCorasick::new(all).expect("plain words compile")
+    });
+    let (whole, documented) = (WHOLE_ELSEWHERE.len(), WHOLE_ELSEWHERE.len() + DOCUMENTED_ELSEWHERE.len());
+    let mut found = [false; 3];
+    for place in PHRASES.find_overlapping_iter(&text).map(|at| at.pattern().as_usize()) {
+        found[usize::from(place >= whole) + usize::from(place >= documented)] = true;
+    }
+    let [says_all, says_documented, says_params] = found;
     let begins = |phrase: &&str| text.trim_start().starts_with(*phrase);
-    let all = says(WHOLE_ELSEWHERE)
+    let all = says_all
         || LIKE_ANOTHER.iter().any(begins)
         || differs_from_another(&text)
         || is_unsupported(&text)
-        || (!has_entries
-            && (says(DOCUMENTED_ELSEWHERE) || sends_elsewhere(told, |_| true) || equals_another(&text)));
+        || (!has_entries && (says_documented || sends_elsewhere(told, |_| true) || equals_another(&text)));
     // "See `weigh` for the usual arguments" may stand beside entries for others.
     let of_parameters = |what: &str| what.split_whitespace().any(|word| ARGUMENTS.contains(&word));
-    Left { all, parameters: all || says(PARAMS_ELSEWHERE) || sends_elsewhere(told, of_parameters) }
+    Left { all, parameters: all || says_params || sends_elsewhere(told, of_parameters) }
 }
 
 /// Tells whether a text, in lower case, begins with what else is so: "As weigh(), but slower".
@@ -213,8 +222,8 @@ fn differs_from_another(text: &str) -> bool {
 /// "Same as `weigh_all()`", "Works like `weigh`."
 fn equals_another(text: &str) -> bool {
     const EQUALS: &[&str] = &[
-        "same as ", "this is the same as ", "works like ", "works exactly like ", "works the same way as ", "behaves like ",
-        "behaves exactly like ",
+        "same as ", "this is the same as ", "works like ", "works exactly like ", "works the same way as ",
+        "behaves like ", "behaves exactly like ",
     ];
     let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". ")).map(str::trim);
     let mut ends =
@@ -266,7 +275,8 @@ pub(super) fn may_pass_on(text: &str) -> bool {
 /// Returns what the words of a sentence say to be handed on by what is declared: "Passes all args and kwargs through to the
 /// scale".
 fn handed_on<'a>(words: &'a [&'a str]) -> Option<&'a [&'a str]> {
-    const JOINING: &[&str] = &["and", "or", "all", "any", "most", "other", "its", "the", "keyword", "positional"];
+    const JOINING: &[&str] =
+        &["and", "or", "all", "any", "most", "other", "its", "the", "keyword", "positional"];
     let verb = words.iter().position(|word| HANDING.contains(word))?;
     let behind = &words[verb + 1..];
     let end = behind.iter().position(|word| !(JOINING.contains(word) || ARGUMENTS.contains(word)))?;

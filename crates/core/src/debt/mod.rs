@@ -4,7 +4,9 @@ mod elsewhere;
 mod named;
 mod thrown;
 
-use crate::answers::{iterates, leads_with_type, names_a_value, sentence_answers, speaks_of_yielding, summary_answers};
+use crate::answers::{
+    iterates, leads_with_type, names_a_value, sentence_answers, speaks_of_yielding, summary_answers,
+};
 use crate::model::{
     Answer, Construction, Declaration, DocComment, EntryKind, Kind, Origin, Parameter, Said, Signature,
     Thrown, Variadic,
@@ -136,7 +138,7 @@ impl Debt {
             throws: thrown,
             passed: throws,
         };
-        out.pay_by_text(debtor, doc, demand);
+        out.pay_by_text(debtor, doc, demand, &pairing.params.entry_of);
         out.returns &= !(debtor.signature.returns.typed_enough && demand.returns != Owe::Always);
         if pairing.params.has_keys {
             // Where all is collected, what is passed by position has been told by name as well: `weigh(*args, **kwargs)`.
@@ -149,9 +151,17 @@ impl Debt {
         out
     }
 
-    /// Sets aside what the text of a comment says of parameters, and what it leaves to another place.
-    fn pay_by_text(&mut self, debtor: &Debtor<'_>, doc: &DocComment, demand: Demand) {
+    /// Sets aside what the text of a comment says of parameters that have no entry, and what it leaves to another place.
+    fn pay_by_text(
+        &mut self,
+        debtor: &Debtor<'_>,
+        doc: &DocComment,
+        demand: Demand,
+        entry_of: &[Option<usize>],
+    ) {
         let has_params = doc.has(EntryKind::Param);
+        // What has an entry stays owed, and is paid by it.
+        let has_entry = |at: usize| entry_of.get(at).is_some_and(Option::is_some);
         let links = if debtor.links_answer && demand.param != Owe::Always {
             doc.prose(debtor.source, doc.span)
         } else {
@@ -159,17 +169,17 @@ impl Debt {
         };
         // Most texts do not have the name of what is owed at all.
         let text = debtor.source.slice(doc.span);
-        let named = |(owed, parameter): (&bool, &Parameter)| {
-            *owed
-                && parameter.named().is_some_and(|name| {
-                    memchr::memmem::find(text.as_bytes(), name.as_str().as_bytes()).is_some()
-                })
+        let named = |(at, (owed, parameter)): (usize, (&bool, &'_ Parameter))| {
+            let name = parameter.named().filter(|_| *owed && !has_entry(at))?.as_str();
+            memchr::memmem::find(text.as_bytes(), name.as_bytes()).map(|_| name.to_owned())
         };
-        let is_named = self.params.iter().zip(&debtor.signature.parameters).any(named);
+        let named: Vec<String> =
+            self.params.iter().zip(&debtor.signature.parameters).enumerate().filter_map(named).collect();
+        let is_named = !named.is_empty();
         // Where no parameter has an entry, the text may well speak of each: `the tank \a number`.
         let inline = doc.notation.as_str() == "commands" && !has_params && demand.param != Owe::Always;
         let spoken_of = if inline && is_named { spoken_of(text) } else { Vec::new() };
-        let aliases = if is_named { told_of(debtor.source, doc, demand.param) } else { Vec::new() };
+        let aliases = if is_named { told_of(debtor.source, doc, demand.param, &named) } else { Vec::new() };
         let marked =
             |name: &str| doc.notation.as_str() == "tags" && doc.marks.iter().any(|mark| mark.name == name);
         // What can be chained gives back its object, and what is a class its instance; a function's type,
@@ -178,10 +188,13 @@ impl Debt {
         self.returns &= demand.returns == Owe::Always
             || (!(typed || ["chainable", "class", "constructor"].into_iter().any(marked))
                 && for_tools(debtor.source, doc, "return").next().is_none());
-        for (owed, parameter) in self.params.iter_mut().zip(&debtor.signature.parameters) {
+        for (at, (owed, parameter)) in self.params.iter_mut().zip(&debtor.signature.parameters).enumerate() {
+            *owed &= !((typed || parameter.typed_enough) && demand.param != Owe::Always);
+            if has_entry(at) {
+                continue;
+            }
             *owed &= !parameter.named().is_some_and(|name| aliases.contains(&name.as_str()));
             *owed &= !parameter.named().is_some_and(|name| spoken_of.contains(&name.as_str()));
-            *owed &= !((typed || parameter.typed_enough) && demand.param != Owe::Always);
             // Its parts are told one by one.
             *owed &= !parameter.named().is_some_and(|name| {
                 doc.entries_of(EntryKind::Property)
@@ -201,8 +214,8 @@ impl Debt {
             self.pay_for_block(debtor, text);
         }
         self.pay_by_tags_behind(debtor, doc);
-        if demand.param != Owe::Always && self.asks_for_more() {
-            self.pay_elsewhere(debtor, doc, demand);
+        if demand.param != Owe::Always && self.asks_for_more(doc, entry_of) {
+            self.pay_elsewhere(debtor, doc, demand, entry_of);
         }
     }
 
@@ -242,18 +255,27 @@ impl Debt {
     }
 
     /// Tells whether anything is still owed that a comment may leave to another place.
-    fn asks_for_more(&self) -> bool {
-        self.params.contains(&true) || self.returns || !self.throws.is_empty()
+    fn asks_for_more(&self, doc: &DocComment, entry_of: &[Option<usize>]) -> bool {
+        let lacks = self.params.iter().zip(entry_of).any(|(owed, entry)| *owed && entry.is_none());
+        lacks || (self.returns && !doc.has(EntryKind::Returns)) || !self.throws.is_empty()
     }
 
     /// Sets aside what a comment sends its reader elsewhere for.
-    fn pay_elsewhere(&mut self, debtor: &Debtor<'_>, doc: &DocComment, demand: Demand) {
+    fn pay_elsewhere(
+        &mut self,
+        debtor: &Debtor<'_>,
+        doc: &DocComment,
+        demand: Demand,
+        entry_of: &[Option<usize>],
+    ) {
         let whole = debtor.source.slice(doc.span);
         // Most texts have none of the words.
         if elsewhere::may_refer(whole) {
             let left = elsewhere::left(&told(debtor.source, doc), doc.has(EntryKind::Param));
             if left.parameters {
-                self.params.fill(false);
+                for (owed, entry) in self.params.iter_mut().zip(entry_of) {
+                    *owed &= entry.is_some();
+                }
             }
             self.returns &= !left.all || demand.returns == Owe::Always;
             if left.all && demand.throws != Owe::Always && !doc.has(EntryKind::Throws) {

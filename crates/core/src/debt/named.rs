@@ -107,14 +107,19 @@ fn past(text: &str, open: char, close: char) -> &str {
     inner.map_or(text, |(_, behind)| behind).trim_start()
 }
 
-/// Returns the names of parameters that a comment speaks of without an entry.
-pub(super) fn told_of<'a>(source: &'a Source, doc: &'a DocComment, demand: Owe) -> Vec<&'a str> {
+/// Returns the names of parameters that a comment speaks of without an entry, the `wanted` ones among them.
+pub(super) fn told_of<'a>(
+    source: &'a Source,
+    doc: &'a DocComment,
+    demand: Owe,
+    wanted: &'a [String],
+) -> Vec<&'a str> {
     let mut names = tag_aliases(source, doc);
     // Whoever demands an entry always is not content with one that only tools read, or people.
     if demand != Owe::Always {
         let words = for_tools(source, doc, "param").flat_map(str::split_whitespace);
         names.extend(words.filter_map(|word| word.trim_start_matches(['&', '.']).strip_prefix('$')));
-        names.extend(listed(source, doc));
+        names.extend(listed(source, doc, wanted));
         names.extend(listed_keys(source, doc));
     }
     names
@@ -182,12 +187,22 @@ pub(super) fn for_tools<'a>(
 
 /// Returns the names that lines outside of entries open with, in a form of the author's own: `load (float): what to
 /// weigh`, `:load: what to weigh`, `* load, crate - what to weigh`, `load` above its description, or "The `load` argument is".
-fn listed<'a>(source: &'a Source, doc: &'a DocComment) -> impl Iterator<Item = &'a str> {
+fn listed<'a>(
+    source: &'a Source,
+    doc: &'a DocComment,
+    wanted: &'a [String],
+) -> impl Iterator<Item = &'a str> {
     let is_entry = |row: u32| doc.entries.iter().any(|entry| entry.lines.0 <= row && row < entry.lines.1);
     // A list below an entry may go on with others.
     let is_item =
         |line: Span| doc.notation.as_str() == "google" && source.slice(line).trim_start().starts_with("- ");
     let rows = doc.lines.iter().zip(0..).filter(move |&(line, row)| !is_entry(row) || is_item(*line));
+    // Most lines have none of the names.
+    let has_one = |line: Span| {
+        let line = source.slice(line).as_bytes();
+        wanted.iter().any(|name| memchr::memmem::find(line, name.as_bytes()).is_some())
+    };
+    let rows = rows.filter(move |&(line, _)| has_one(*line));
     let indent = |line: &str| line.len() - line.trim_start().len();
     // Elsewhere a word alone on its line is the last of a paragraph.
     let in_docstring = matches!(doc.notation.as_str(), "google" | "numpy" | "rest" | "epytext");
@@ -395,7 +410,9 @@ pub(super) fn told_as_given(parameters: &[Parameter], text: &str) -> Vec<bool> {
     let types: Vec<String> = types.chain(linked_types(text)).map(squeezed).collect();
     let told = |parameter: &Parameter| {
         let name = parameter.named().map(|name| name.as_str().trim_matches('_'));
-        name.is_some_and(|name| given.contains(&name) || (!types.is_empty() && types.contains(&squeezed(name))))
+        name.is_some_and(|name| {
+            given.contains(&name) || (!types.is_empty() && types.contains(&squeezed(name)))
+        })
     };
     parameters.iter().map(told).collect()
 }
@@ -403,9 +420,11 @@ pub(super) fn told_as_given(parameters: &[Parameter], text: &str) -> Vec<bool> {
 /// Returns the names of the types that a text links: `{@link loads.NetLoad}`, `cref="NetLoad"`.
 fn linked_types(text: &str) -> impl Iterator<Item = &str> {
     let links = ["{@link ", "{@linkplain ", "cref=\""].into_iter();
-    let places = links.flat_map(|link| memchr::memmem::find_iter(text.as_bytes(), link).map(|at| at + link.len()));
+    let places =
+        links.flat_map(|link| memchr::memmem::find_iter(text.as_bytes(), link).map(|at| at + link.len()));
     places.filter_map(|at| {
-        let path = text[at..].split(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '.' | '#'))).next()?;
+        let path =
+            text[at..].split(|c: char| !(c.is_alphanumeric() || matches!(c, '_' | '.' | '#'))).next()?;
         // What is a member of it says nothing of the type.
         (!path.contains('#')).then(|| path.rsplit('.').next().unwrap_or_default())
     })

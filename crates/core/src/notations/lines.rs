@@ -152,17 +152,19 @@ impl<'s> Lines<'s> {
     pub fn shielded(&self) -> Vec<bool> {
         let mut shielded = vec![false; self.len()];
         // Most comments have none of it: one look at the whole tells.
-        let whole = self.whole();
-        let holds = |mark: &str| memchr::memmem::find(whole.as_bytes(), mark.as_bytes()).is_some();
-        if holds("<pre") {
+        let whole = self.whole().as_bytes();
+        let begins = |first: u8, mark: &str| {
+            memchr::memchr_iter(first, whole).any(|at| whole[at..].starts_with(mark.as_bytes()))
+        };
+        if begins(b'<', "<pre") {
             self.shield_between(&mut shielded, |line| line.contains("<pre"), |line| line.contains("</pre>"));
         }
-        if holds("```") || holds("~~~") {
+        if begins(b'`', "```") || begins(b'~', "~~~") {
             let fence =
                 |line: &str| line.trim_start().starts_with("```") || line.trim_start().starts_with("~~~");
             self.shield_between(&mut shielded, fence, fence);
         }
-        if holds("{@") {
+        if begins(b'{', "{@") {
             self.shield_braces(&mut shielded);
         }
         shielded
@@ -203,19 +205,16 @@ impl<'s> Lines<'s> {
         let mut opened = 0;
         for (at, shield) in shielded.iter_mut().enumerate() {
             *shield |= depth > 0;
-            let line = self.text(at);
-            let mut rest = line;
-            while let Some(found) = rest.find(['{', '}']) {
-                let opens = rest[found..].starts_with("{@");
-                if rest[found..].starts_with('{') && (opens || depth > 0) {
+            let line = self.text(at).as_bytes();
+            for found in memchr::memchr2_iter(b'{', b'}', line) {
+                if line[found] == b'}' {
+                    depth = depth.saturating_sub(1);
+                } else if depth > 0 || line.get(found + 1) == Some(&b'@') {
                     if depth == 0 {
                         opened = at;
                     }
                     depth += 1;
-                } else if rest[found..].starts_with('}') {
-                    depth = depth.saturating_sub(1);
                 }
-                rest = &rest[found + 1..];
             }
         }
         if depth > 0 {

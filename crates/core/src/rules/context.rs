@@ -1,7 +1,9 @@
 //! What a check is given, and where it puts what it finds.
 
 use std::cell::{OnceCell, RefCell};
+use std::sync::LazyLock;
 
+use aho_corasick::AhoCorasick;
 use foldhash::HashMap;
 use smol_str::SmolStr;
 
@@ -52,7 +54,18 @@ pub struct Imports {
 impl Imports {
     fn of(source: &Source) -> Self {
         let mut out = Self { root: None, names: Vec::new() };
-        for line in source.text().lines().map(str::trim_start) {
+        let text = source.text();
+        // Nearly all lines have none of the words: they are looked for, and the lines they begin.
+        static WORDS: LazyLock<AhoCorasick> = LazyLock::new(|| {
+            AhoCorasick::new(["package ", "namespace ", "import ", "use "]).expect("plain words compile")
+        });
+        let line_at = |at: usize| {
+            let before = memchr::memrchr(b'\n', &text.as_bytes()[..at]).map_or(0, |found| found + 1);
+            let opens = text[before..at].trim_start().is_empty();
+            let end = memchr::memchr(b'\n', &text.as_bytes()[at..]).map_or(text.len(), |found| at + found);
+            opens.then(|| text[at..end].trim_end_matches('\r'))
+        };
+        for line in WORDS.find_iter(text).filter_map(|found| line_at(found.start())) {
             let behind = |words: &[&str]| words.iter().find_map(|word| line.strip_prefix(word));
             if let Some(package) = behind(&["package ", "namespace "]).filter(|_| out.root.is_none()) {
                 let root = package.split(['.', '\\', ';', ' ']).next();

@@ -103,6 +103,7 @@ pub struct LanguageSettings {
     pub entry: Vec<String>,
     /// What opens documentation besides what the language has.
     pub doc_marks: Vec<String>,
+    /// Sorted by where the names of the rules stand in memory.
     levels: Vec<(RuleId, Level)>,
 }
 
@@ -214,8 +215,8 @@ impl LanguageSettings {
     #[must_use]
     pub fn level(&self, rule: RuleId) -> Level {
         // A rule is a static, and copies of its name share its address; comparing texts is for names made elsewhere.
-        let same = |(id, _): &&(RuleId, Level)| std::ptr::eq(id.as_str(), rule.as_str());
-        let found = self.levels.iter().find(same);
+        let found = self.levels.binary_search_by_key(&address(rule), |&(id, _)| address(id));
+        let found = found.ok().map(|at| &self.levels[at]).filter(|(id, _)| *id == rule);
         found
             .or_else(|| self.levels.iter().find(|(id, _)| *id == rule))
             .map_or(Level::None, |&(_, level)| level)
@@ -236,6 +237,11 @@ impl LanguageSettings {
         };
         self.entry.iter().any(is)
     }
+}
+
+/// Returns where the name of a rule stands in memory.
+fn address(rule: RuleId) -> usize {
+    rule.as_str().as_ptr().addr()
 }
 
 fn language_settings(
@@ -285,7 +291,12 @@ fn language_settings(
         encoding: own.encoding.clone().or_else(|| config.encoding.clone()),
         entry: own.entry.iter().map(|path| path.trim_start_matches("./").to_owned()).collect(),
         doc_marks: own.doc_marks.clone(),
-        levels: known.rules.iter().map(|&(id, default)| (id, level_of(id, default, &layers))).collect(),
+        levels: {
+            let level = |&(id, default): &(RuleId, Level)| (id, level_of(id, default, &layers));
+            let mut levels: Vec<(RuleId, Level)> = known.rules.iter().map(level).collect();
+            levels.sort_unstable_by_key(|&(id, _)| address(id));
+            levels
+        },
     })
 }
 

@@ -368,7 +368,12 @@ pub(super) fn method<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, is: Script
     let Some(name) = walk.field(node, "name") else { return };
     let body = walk.field(node, "body");
     let text = walk.text(name);
+    // Most have no word in front of their name.
+    let before = walk.source.slice(Span::new(walk.span(node).start, walk.span(name).start));
     let word = |what: &str| {
+        if !before.contains(what) {
+            return false;
+        }
         let mut cursor = node.walk();
         node.children(&mut cursor)
             .take_while(|child| child.id() != name.id())
