@@ -1,9 +1,7 @@
 //! What a check is given, and where it puts what it finds.
 
 use std::cell::{OnceCell, RefCell};
-use std::sync::LazyLock;
 
-use aho_corasick::AhoCorasick;
 use foldhash::HashMap;
 use smol_str::SmolStr;
 
@@ -55,17 +53,16 @@ impl Imports {
     fn of(source: &Source) -> Self {
         let mut out = Self { root: None, names: Vec::new() };
         let text = source.text();
-        // Nearly all lines have none of the words: they are looked for, and the lines they begin.
-        static WORDS: LazyLock<AhoCorasick> = LazyLock::new(|| {
-            AhoCorasick::new(["package ", "namespace ", "import ", "use "]).expect("plain words compile")
+        let mut begin = 0;
+        let ends = memchr::memchr_iter(b'\n', text.as_bytes()).chain([text.len()]);
+        // Nearly all lines begin with another letter.
+        let lines = ends.filter_map(|end| {
+            let line = &text.as_bytes()[std::mem::replace(&mut begin, end + 1)..end];
+            let lead = line.iter().position(|byte| !matches!(byte, b' ' | b'\t'))?;
+            matches!(line[lead], b'p' | b'n' | b'i' | b'u')
+                .then(|| text[end - line.len() + lead..end].trim_end())
         });
-        let line_at = |at: usize| {
-            let before = memchr::memrchr(b'\n', &text.as_bytes()[..at]).map_or(0, |found| found + 1);
-            let opens = text[before..at].trim_start().is_empty();
-            let end = memchr::memchr(b'\n', &text.as_bytes()[at..]).map_or(text.len(), |found| at + found);
-            opens.then(|| text[at..end].trim_end_matches('\r'))
-        };
-        for line in WORDS.find_iter(text).filter_map(|found| line_at(found.start())) {
+        for line in lines {
             let behind = |words: &[&str]| words.iter().find_map(|word| line.strip_prefix(word));
             if let Some(package) = behind(&["package ", "namespace "]).filter(|_| out.root.is_none()) {
                 let root = package.split(['.', '\\', ';', ' ']).next();

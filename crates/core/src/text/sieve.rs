@@ -8,8 +8,9 @@ pub(crate) const TERMS: &[&str] = &["informat", "informats", "missings"];
 /// There are two to the power of this many bits.
 const BITS: u32 = 21;
 
-/// What a hash begins with (FNV-1a, 64 bits).
-pub(crate) const SEED: u64 = 0xcbf2_9ce4_8422_2325;
+/// What a hash (FNV-1a, 64 bits) begins with: of three thousand that were tried, the one with which the sieve stops the
+/// fewest of the words that comments and code have most.
+pub(crate) const SEED: u64 = 0x9e7f_4970_7dff_132d;
 
 /// Takes one more byte of a word into its hash, case set aside.
 #[must_use]
