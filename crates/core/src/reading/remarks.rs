@@ -131,6 +131,8 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
     // "STONE not supported by this scale": what is not is no description.
     let opening: Vec<&str> = leads.split_whitespace().take(5).collect();
     let denies = opening.windows(2).any(|pair| pair == ["not", "supported"]);
+    // "This record is scale only" says where it serves.
+    let restricts = leads.starts_with("this ") && lower.trim_end().trim_end_matches('.').ends_with(" only");
     let begins = first.starts_with(|c: char| !c.is_lowercase())
         || matches!(
             first,
@@ -160,6 +162,7 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         && !speaks_of_several(&lower)
         && begins
         && !denies
+        && !restricts
         && !leads_away
         && !lower.contains("only used")
         && !lower.contains("do not edit")
@@ -362,6 +365,8 @@ mod tests {
         assert!(!reads_like_a_description("/* If it's late, the second scale is used */"));
         assert!(!reads_like_a_description("/* Avoid a circular dependency on the scale */"));
         assert!(reads_like_a_description("// Defines the crates of a press"));
+        assert!(!reads_like_a_description("// This record is Linux only"));
+        assert!(reads_like_a_description("// Weighs the crates that are full only."));
         assert!(!reads_like_a_description("// This is for internal use only. Don't call it"));
         assert!(!reads_like_a_description("// This one is needed to weigh twice"));
         assert!(!reads_like_a_description("// Move somewhere else."));

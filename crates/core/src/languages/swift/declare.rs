@@ -14,8 +14,13 @@ use crate::text::{Source, Span};
 fn access<'t>(walk: &Walk<'t, Swift>, node: Node<'t>) -> Option<Surface> {
     let modifiers = walk.child(node, Swift::Modifiers)?;
     let levels = walk.children_of(modifiers, Swift::Visibility).into_iter();
+    let attributes = || walk.children_of(modifiers, Swift::Attribute).into_iter();
     levels
         .filter_map(|level| match walk.text(level) {
+            // Only who imports it with the same mark can see it.
+            "public" | "open" if attributes().any(|attribute| walk.text(attribute).starts_with("@_spi")) => {
+                Some(Surface::Package)
+            }
             "public" | "open" => Some(Surface::Public),
             "internal" | "package" => Some(Surface::Package),
             "private" | "fileprivate" => Some(Surface::Private),

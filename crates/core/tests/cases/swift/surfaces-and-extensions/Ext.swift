@@ -21,3 +21,4 @@ public enum State { case open, shut(since: Int)
 public actor Lock { public func hold() {} }
 @available(*, deprecated, message: "old") public func old(a: Int) {}
 public typealias Handler = (Int) -> Void
+@_spi(Presses) public func among(a: Int) {}
