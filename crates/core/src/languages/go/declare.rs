@@ -110,6 +110,25 @@ fn surface(name: &str) -> Surface {
     if name.starts_with(char::is_uppercase) { Surface::Public } else { Surface::Package }
 }
 
+/// What others cannot import gives nothing out, whatever its names: commands, packages in or below a folder `internal`, and
+/// folders that the go command passes over (specification, "Program execution"; `go help packages`, `go help importpath`).
+pub(super) fn withhold_what_nobody_imports(walk: &mut Walk<'_, Go>) {
+    let path = walk.source.path();
+    let folders = path.rsplit_once('/').map_or("", |(folders, _)| folders).split('/');
+    let passed_over = |folder: &str| folder.len() > 1 && folder.starts_with(['_', '.']) && folder != "..";
+    let is_apart = folders.into_iter().any(|folder| {
+        matches!(folder, "internal" | "testdata") || passed_over(folder)
+    });
+    let is_command = |found: &Declaration| found.kind == Kind::Package && found.name == "main";
+    if !is_apart && !walk.outline.declarations.iter().any(is_command) {
+        return;
+    }
+    let given_out = |found: &&mut Declaration| found.kind != Kind::Package && found.surface == Surface::Public;
+    for declaration in walk.outline.declarations.iter_mut().filter(given_out) {
+        declaration.surface = Surface::Package;
+    }
+}
+
 /// Declares a function, a method, or a method of an interface.
 pub(super) fn callable<'t>(walk: &mut Walk<'t, Go>, node: Node<'t>, is: Go) {
     let Some(name) = walk.field(node, "name") else { return };

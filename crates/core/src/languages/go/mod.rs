@@ -144,6 +144,7 @@ impl Grammar for GoGrammar {
 
     fn finish(&self, walk: &mut Walk<'_, Go>) {
         declare::attach_behind_fields(walk);
+        declare::withhold_what_nobody_imports(walk);
     }
 }
 

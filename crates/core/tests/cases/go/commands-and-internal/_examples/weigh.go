@@ -1,0 +1,3 @@
+package weigh
+
+func Shown() {}

@@ -1,0 +1,6 @@
+// Package scale is no other module's.
+package scale
+
+type Scale struct{ Load int }
+
+func (s *Scale) Tare() {}
