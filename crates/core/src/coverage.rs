@@ -4,7 +4,7 @@ use std::borrow::Cow;
 
 use crate::debt::{Debt, is_documented};
 use crate::model::{DeclId, EntryKind, Excuse, Kind};
-use crate::placeholder::is_placeholder;
+use crate::placeholder::{is_placeholder, may_be_placeholder};
 use crate::review::{Examined, FileReading, FileReview, Seen, Standing, undocumented_debt};
 
 /// What one declaration adds to coverage, in little space: of a large tree there are many.
@@ -172,7 +172,10 @@ fn documented(file: &FileReading<'_>, seen: &Seen<'_>, examined: &Examined<'_>) 
         inherits || (!summary.trim().is_empty() && !is_placeholder(&summary, declaration.name.as_str(), own));
     let placeholder = |entry: &crate::model::Entry| {
         let subject = entry.name().map_or("", |name| name.name.as_str());
-        entry.text.is_some_and(|span| is_placeholder(&doc.prose(&file.source, span), subject, own))
+        entry.text.is_some_and(|span| {
+            may_be_placeholder(file.source.slice(span), subject, own)
+                && is_placeholder(&doc.prose(&file.source, span), subject, own)
+        })
     };
     let present = |entry: Option<usize>| {
         entry.is_some_and(|at| doc.entries.get(at).is_none_or(|entry| !placeholder(entry)))

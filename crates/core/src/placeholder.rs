@@ -77,6 +77,16 @@ pub(crate) fn is_placeholder(text: &str, name: &str, own: &str) -> bool {
     })
 }
 
+/// Tells by how it begins whether a text as it stands in a comment, behind its indentation, may be a placeholder for what
+/// `name` should describe: most are not, and need not be looked at further.
+#[must_use]
+pub(crate) fn may_be_placeholder(text: &str, name: &str, own: &str) -> bool {
+    let first = |of: &str| of.trim_start().chars().next();
+    may_begin_one(text)
+        || (!own.is_empty() && first(own) == first(text))
+        || (!name.is_empty() && text.trim_start().starts_with(name))
+}
+
 /// Tells by its first two letters whether a text may be one of the generic kinds: most are not.
 fn may_begin_one(text: &str) -> bool {
     let mut letters = text.bytes().skip_while(|byte| !byte.is_ascii_alphanumeric());

@@ -389,7 +389,8 @@ fn hidden_html(text: &str) -> Vec<(usize, usize)> {
             at = end;
             continue;
         }
-        let pair = PAIRS.iter().find(|(open, _)| {
+        let first = rest.as_bytes()[0];
+        let pair = PAIRS.iter().filter(|(open, _)| open.as_bytes()[0] == first).find(|(open, _)| {
             rest.strip_prefix(open).is_some_and(|behind| {
                 !matches!(*open, "<pre" | "<code")
                     || behind.starts_with(|c: char| c.is_whitespace() || c == '>')

@@ -6,7 +6,7 @@ use smol_str::SmolStr;
 
 use super::{Context, Findings, visible};
 use crate::model::{Kind, Level, RuleId};
-use crate::placeholder::is_placeholder;
+use crate::placeholder::{is_placeholder, may_be_placeholder};
 use crate::text::{Span, misspellings, narrow, split_words};
 
 pub(super) static PLACEHOLDER: Rule = Rule {
@@ -42,7 +42,9 @@ fn placeholder(context: &Context<'_>, findings: &mut Findings<'_>) {
     for entry in &doc.entries {
         let Some(span) = entry.text else { continue };
         let subject = entry.name().map_or("", |name| name.name.as_str());
-        if is_placeholder(&context.text_of(entry), subject, own) {
+        if may_be_placeholder(context.slice(span), subject, own)
+            && is_placeholder(&context.text_of(entry), subject, own)
+        {
             let what = if subject.is_empty() { "what comes back".to_owned() } else { format!("`{subject}`") };
             let message = format!("the entry for {what} is a placeholder; describe it");
             findings.report(span, subject, message).done();

@@ -19,16 +19,18 @@ pub(crate) fn may_be_listed(word: &str) -> bool {
 /// Tells whether a text has a run of `shortest` letters or more that may be on the list, where no word has anything
 /// else.
 pub(crate) fn may_have_listed(text: &str, shortest: usize) -> bool {
-    let (mut length, mut hash) = (0, SEED);
-    for byte in text.bytes().chain([b' ']) {
-        if byte.is_ascii_alphabetic() {
-            (length, hash) = (length + 1, step(hash, byte));
-        } else if length > 0 {
-            if length >= shortest && holds(hash) {
-                return true;
-            }
-            (length, hash) = (0, SEED);
+    let bytes = text.as_bytes();
+    let mut at = 0;
+    while at < bytes.len() {
+        let (start, mut hash) = (at, SEED);
+        while let Some(&byte) = bytes.get(at).filter(|byte| byte.is_ascii_alphabetic()) {
+            hash = step(hash, byte);
+            at += 1;
         }
+        if at - start >= shortest && holds(hash) {
+            return true;
+        }
+        at += 1;
     }
     false
 }
