@@ -90,7 +90,21 @@ pub(crate) fn names_a_value(summary: &str) -> bool {
     let counts = |word: Option<&str>| word.is_some_and(|word| VALUES.contains(&word));
     let asks = matches!(
         first,
-        Some("check" | "checks" | "test" | "tests" | "tell" | "tells" | "determine" | "determines" | "see")
+        Some(
+            "check"
+                | "checks"
+                | "test"
+                | "tests"
+                | "tell"
+                | "tells"
+                | "determine"
+                | "determines"
+                | "decide"
+                | "decides"
+                | "indicate"
+                | "indicates"
+                | "see"
+        )
     );
     // "A crate as a float": what comes back, where it is not said what the callable is.
     let mut opening = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty()).take(8);
@@ -313,6 +327,7 @@ mod tests {
         assert!(names_a_value("Checks whether it is full."));
         assert!(!names_a_value("Checks the scale."));
         assert!(names_a_value("See if it is full."));
+        assert!(names_a_value("Indicates if it is full."));
         assert!(!names_a_value("See the scale."));
         assert!(names_a_value("Information about the load, if there is one."));
         assert!(!names_a_value("The number is weighed."));

@@ -9,8 +9,8 @@ use crate::model::Variadic;
 /// Parts of words without which a comment sends its reader nowhere: one of them is in each phrase below.
 const REFERRING: &[&str] = &[
     "same", "Same", "ocument", "escri", "etails", "nformation", "lias ", "rameters as", "guments as",
-    "as per ", " are as ", ", but ", ", except ", ", only ", "dentical", "hortcut ", "horthand for",
-    "hort for", "quivalent ", "supported", "ike `", "ike [`", "ike :", "ike {@", "ike in ",
+    "as per ", " are as ", ", but ", ", except ", ") but ", ") except ", ", only ", "dentical", "hortcut ",
+    "horthand for", "hort for", "quivalent ", "supported", "ike `", "ike [`", "ike :", "ike {@", "ike in ",
     "for the parameters", "for the arguments", "meaning", "ynonym ", "ee `", "ee :", "ee {@", "See ",
 ];
 
@@ -212,18 +212,23 @@ pub(super) fn left(told: &str, has_entries: bool) -> Left {
 /// Tells whether a text, in lower case, begins with what else is so: "As weigh(), but slower".
 fn differs_from_another(text: &str) -> bool {
     let rest = ["as ", "like ", "just like "].iter().find_map(|word| text.trim_start().strip_prefix(word));
+    // "Like tip() except that it is slow"
+    let called = rest.and_then(|rest| rest.split_once("() ")).is_some_and(|(other, behind)| {
+        !other.contains(' ') && ["but ", "except "].iter().any(|word| behind.starts_with(word))
+    });
     let parts = rest.and_then(|rest| rest.split_once(", "));
-    parts.is_some_and(|(other, behind)| {
-        !other.contains(' ') && ["but ", "except ", "only "].iter().any(|word| behind.starts_with(word))
-    })
+    called
+        || parts.is_some_and(|(other, behind)| {
+            !other.contains(' ') && ["but ", "except ", "only "].iter().any(|word| behind.starts_with(word))
+        })
 }
 
 /// Tells whether a sentence of a text, in lower case, says of what is declared that it is the same as another, and no more:
 /// "Same as `weigh_all()`", "Works like `weigh`."
 fn equals_another(text: &str) -> bool {
     const EQUALS: &[&str] = &[
-        "same as ", "this is the same as ", "works like ", "works exactly like ", "works the same way as ",
-        "behaves like ", "behaves exactly like ",
+        "same as ", "this is the same as ", "alias for ", "alias of ", "works like ", "works exactly like ",
+        "works the same way as ", "behaves like ", "behaves exactly like ",
     ];
     let sentences = text.split('\n').flat_map(|paragraph| paragraph.split(". ")).map(str::trim);
     let mut ends =
@@ -375,6 +380,9 @@ mod tests {
         assert!(!left("Made by others. Do not call this, see the press instead. ", false).all);
         assert!(left("`tip` is a deprecated alias for `weigh`. It will go. ", true).all);
         assert!(left("Weighs. Works like :func:`weigh`. ", false).all);
+        assert!(left("Weighs. Alias for tip(Crate)). ", false).all);
+        assert!(left("Like tip() except that it is slow. ", true).all);
+        assert!(!left("Like tip() it is slow. ", true).all);
         assert!(left("Opens a press. This is the same as `new Press()` but shorter. ", false).all);
         assert!(left("Weighs. Works the same way as weigh, but twice. ", false).all);
         assert!(left("Weighs. See the help on the \u{201c}weigh\u{201d} function for details. ", false).all);

@@ -47,6 +47,8 @@ pub(super) fn set_apart(line: &str) -> impl Iterator<Item = &str> {
             || lettered("{", "}")
             || lettered("<", ">")
             || before.ends_with(" @")
+            // In a formula: `\f$ load \cdot n \f$`.
+            || before.contains("\\f$") && after.contains("\\f$")
             || around("{@code ", "}")
             || after.starts_with("</") && ELEMENTS.iter().any(|open| before.ends_with(open))
     });
@@ -59,8 +61,16 @@ const EQUALS: &[&str] = &["==", " == ", " != "];
 /// Elements that set a word apart.
 const ELEMENTS: &[&str] = &["<code>", "<tt>", "<c>", "<i>", "<em>", "<b>", "<var>"];
 
+/// Tells whether a word cannot be spoken, `src` or `n`, as no word of a text is.
+fn is_unspeakable(name: &str, before: &str) -> bool {
+    let vowels = if name.len() == 1 { "aeio" } else { "aeiouy" };
+    // "doesn't"
+    !before.ends_with(['\'', '\u{2019}'])
+        && name.chars().all(|c| c.is_ascii_lowercase() && !vowels.contains(c))
+}
+
 /// Returns the words of a line that no language has and so are names, without anything that sets them apart: `net_load`,
-/// `netLoad`, `kwargs`.
+/// `netLoad`, `kwargs`, `src`.
 fn unmistakable(line: &str) -> impl Iterator<Item = &str> {
     let has_hump = |name: &str| {
         let pairs = name.as_bytes().windows(2);
@@ -75,6 +85,7 @@ fn unmistakable(line: &str) -> impl Iterator<Item = &str> {
                 // `load==NULL`, `crate->load`
                 || ["!=", "->"].iter().chain(EQUALS).any(|operator| after.starts_with(operator))
                 || name == "kwargs"
+                || is_unspeakable(name, before)
                 // "Args:" alone opens a list.
                 || name == "args" && !(after.starts_with(':') && before.trim().is_empty()))
     });

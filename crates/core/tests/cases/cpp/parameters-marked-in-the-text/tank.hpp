@@ -16,3 +16,17 @@ void drain(int number, int level);
 /*!
  */
 int weigh();
+
+/// Copies n crates from src into a vat. It doesn't weigh what t holds.
+void copy(int n, int src, int vat, int b);
+
+/// The inverse of a load.
+///
+/// It solves \f$ \mathbf{X} \cdot load = 1 \f$.
+int inverse(int X, int load, int unit);
+
+/// Sets the weight. Alias for tare(int, int).
+int weight(int load, int unit);
+
+/// Indicates if it is full. It is looked at once.
+bool full();
