@@ -131,8 +131,6 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
     // "STONE not supported by this scale": what is not is no description.
     let opening: Vec<&str> = leads.split_whitespace().take(5).collect();
     let denies = opening.windows(2).any(|pair| pair == ["not", "supported"]);
-    // "This record is scale only" says where it serves.
-    let restricts = leads.starts_with("this ") && lower.trim_end().trim_end_matches('.').ends_with(" only");
     let begins = first.starts_with(|c: char| !c.is_lowercase())
         || matches!(
             first,
@@ -161,8 +159,7 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         && !text.trim_end_matches(['*', '/', ' ', '\t', '\r', '\n']).ends_with(':')
         && !speaks_of_several(&lower)
         && begins
-        && !denies
-        && !restricts
+        && !(denies || restricts(&lower))
         && !leads_away
         && !lower.contains("only used")
         && !lower.contains("do not edit")
@@ -171,6 +168,12 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         && text.chars().any(char::is_lowercase)
         && !remark.iter().any(|mark| lower.contains(mark))
         && reads_as_documentation(text)
+}
+
+/// Tells whether a comment, in lower case, says where something serves, and nothing else: "This record is scale only".
+fn restricts(lower: &str) -> bool {
+    lower.trim_start_matches(|c: char| !c.is_alphabetic()).starts_with("this ")
+        && lower.trim_end_matches(|c: char| !c.is_alphabetic()).ends_with(" only")
 }
 
 /// Tells whether a short comment, in lower case, is the heading of a group of declarations.
