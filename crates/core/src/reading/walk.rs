@@ -129,6 +129,13 @@ impl<'t, N: Copy> Walk<'t, N> {
         node.named_children(&mut cursor).filter(|&child| !self.is_comment(child)).collect()
     }
 
+    /// Takes back what the file gives out, since nobody can import it: it is seen in its package at most.
+    pub fn give_nothing_out(&mut self) {
+        for declaration in self.outline.declarations.iter_mut().filter(|found| found.kind != Kind::Package) {
+            declaration.surface = declaration.surface.max(Surface::Package);
+        }
+    }
+
     /// Returns the innermost declaration around the current node.
     #[must_use]
     pub fn owner(&self) -> Option<DeclId> {

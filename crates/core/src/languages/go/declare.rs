@@ -119,13 +119,8 @@ pub(super) fn withhold_what_nobody_imports(walk: &mut Walk<'_, Go>) {
     let is_apart =
         folders.into_iter().any(|folder| matches!(folder, "internal" | "testdata") || passed_over(folder));
     let is_command = |found: &Declaration| found.kind == Kind::Package && found.name == "main";
-    if !is_apart && !walk.outline.declarations.iter().any(is_command) {
-        return;
-    }
-    let given_out =
-        |found: &&mut Declaration| found.kind != Kind::Package && found.surface == Surface::Public;
-    for declaration in walk.outline.declarations.iter_mut().filter(given_out) {
-        declaration.surface = Surface::Package;
+    if is_apart || walk.outline.declarations.iter().any(is_command) {
+        walk.give_nothing_out();
     }
 }
 

@@ -167,6 +167,13 @@ impl Grammar for KotlinGrammar {
         if text.starts_with("//") { block_form("//") } else { block_form(text) }
     }
 
+    fn finish(&self, walk: &mut Walk<'_, Kotlin>) {
+        // A script is run, and never imported: `build.gradle.kts`.
+        if walk.source.path().ends_with(".kts") {
+            walk.give_nothing_out();
+        }
+    }
+
     fn enter<'t>(&self, walk: &mut Walk<'t, Kotlin>, node: Node<'t>, kind: Kotlin) -> Next {
         if walk.is_test.is_none() {
             let path = walk.source.path();

@@ -203,5 +203,9 @@ impl Grammar for ScalaGrammar {
 
     fn finish(&self, walk: &mut Walk<'_, Scala>) {
         declare::settle_companions(walk);
+        // A script is run, and never imported.
+        if walk.source.path().ends_with(".sc") {
+            walk.give_nothing_out();
+        }
     }
 }

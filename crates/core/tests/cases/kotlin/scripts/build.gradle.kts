@@ -1,0 +1,5 @@
+// What is built.
+
+fun weigh(load: Int): Int = load
+
+class Press { fun run() {} }

@@ -1,0 +1,3 @@
+def weigh(load: Int): Int = load
+
+class Press { def run(): Unit = () }
