@@ -250,7 +250,10 @@ pub(super) fn is_about_the_file(text: &str) -> bool {
 /// Tells whether a comment says who has the rights in something.
 pub(super) fn says_whose(text: &str) -> bool {
     let lower = text.to_ascii_lowercase();
-    lower.contains("copyright") || lower.contains("all rights reserved")
+    // Version control writes who changed a file, and when: `$Id: scale.c 53 2009-01-07 $`.
+    ["copyright", "all rights reserved", "$id:", "$id$", "$revision:"]
+        .iter()
+        .any(|words| lower.contains(words))
 }
 
 /// Words of a licence, in lower case.
