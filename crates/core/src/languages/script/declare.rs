@@ -4,8 +4,8 @@ use tree_sitter::Node;
 
 use super::compiled::moved_to;
 use super::kinds::Script;
-use super::links;
 use super::parameters::{annotated, parameters, type_parameters};
+use super::{exports, links};
 use crate::model::{
     Answer, Body, ClosedSet, Construction, DeclId, Declaration, Excuse, Kind, Name, Returns, Signature,
     Surface,
@@ -547,6 +547,7 @@ pub(super) fn variables<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
         // The comment above the statement is the first one's.
         let whole = if number == 0 { wrapper(walk, node) } else { declarator };
         let value = walk.field(declarator, "value").map(|value| unwrapped(walk, value));
+        let value = value.map(|value| exports::assigned_in_between(walk, declarator, (name, value)));
         let simple = if constant { Kind::Constant } else { Kind::Field };
         let mut declaration = begin(walk, simple, name, if number == 0 { node } else { declarator }, None);
         declaration.span = walk.span(whole);
@@ -555,7 +556,7 @@ pub(super) fn variables<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
 }
 
 /// Returns what stands inside parentheses and type assertions.
-fn unwrapped<'t>(walk: &Walk<'t, Script>, mut value: Node<'t>) -> Node<'t> {
+pub(super) fn unwrapped<'t>(walk: &Walk<'t, Script>, mut value: Node<'t>) -> Node<'t> {
     while walk.kind(value) == Some(Script::Parenthesized) {
         let Some(inner) = walk.children(value).into_iter().next() else { break };
         value = inner;

@@ -2,7 +2,7 @@
 
 use tree_sitter::Node;
 
-use super::declare::{bare_name, bind_value, is_documented, wrapper};
+use super::declare::{bare_name, bind_value, is_documented, unwrapped, wrapper};
 use super::kinds::Script;
 use super::links;
 use crate::model::{Declaration, Kind, Name, Surface};
@@ -85,6 +85,9 @@ fn default_export<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>, value: Node<'
 /// `X.y = …`, `x = function …`.
 pub(super) fn assignment<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
     links::assignment(walk, node);
+    if walk.take_declared(node) {
+        return;
+    }
     let (Some(left), Some(right)) = (walk.field(node, "left"), walk.field(node, "right")) else { return };
     let path: Vec<&str> = walk.text(left).split('.').map(str::trim).collect();
     let plain = path.iter().all(|part| {
@@ -128,6 +131,37 @@ pub(super) fn assignment<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {
         }
         _ => named(walk, (node, left, right), Kind::Constant),
     }
+}
+
+/// Returns the function or class that a variable gets through other names, `const Press = module.exports = function …`, with
+/// what of it is given out noted: it is declared once, as the variable. Any other value is returned as it is.
+pub(super) fn assigned_in_between<'t>(
+    walk: &mut Walk<'t, Script>,
+    declarator: Node<'t>,
+    (name, value): (Node<'t>, Node<'t>),
+) -> Node<'t> {
+    let mut chain = Vec::new();
+    let mut last = value;
+    while walk.kind(last) == Some(Script::Assignment)
+        && let Some(inner) = walk.field(last, "right")
+    {
+        chain.push(last);
+        last = unwrapped(walk, inner);
+    }
+    if chain.is_empty() || !is_callable(walk, last) {
+        return value;
+    }
+    for assignment in chain {
+        let target = walk.field(assignment, "left").map_or("", |left| walk.text(left));
+        let is_given_out =
+            target == "exports" || ["module.exports", "exports."].iter().any(|head| target.starts_with(head));
+        if is_given_out && !walk.in_code() {
+            walk.is_module = true;
+            walk.given_out.push(walk.text(name).into());
+        }
+        walk.declared_at(assignment, declarator);
+    }
+    last
 }
 
 /// Tells whether an assignment only fills in what an older engine lacks: `if (!Array.prototype.at) Array.prototype.at = …`.
