@@ -5,3 +5,7 @@ export function pour<T>(wine: T, amount = 2, opts?: { cold: boolean }): string {
 export class Glass {
   constructor(size: number) { this.size = size; }
 }
+
+export class Place {
+  constructor(rect: string, { load, unit }: Crate) {}
+}
