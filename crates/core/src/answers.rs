@@ -88,24 +88,11 @@ pub(crate) fn names_a_value(summary: &str) -> bool {
         "value", "average", "mean", "maximum", "minimum", "position", "information",
     ];
     let counts = |word: Option<&str>| word.is_some_and(|word| VALUES.contains(&word));
-    let asks = matches!(
-        first,
-        Some(
-            "check"
-                | "checks"
-                | "test"
-                | "tests"
-                | "tell"
-                | "tells"
-                | "determine"
-                | "determines"
-                | "decide"
-                | "decides"
-                | "indicate"
-                | "indicates"
-                | "see"
-        )
-    );
+    const ASKING: &[&str] = &[
+        "check", "checks", "test", "tests", "tell", "tells", "determine", "determines", "decide", "decides",
+        "indicate", "indicates", "see",
+    ];
+    let asks = first.is_some_and(|first| ASKING.contains(&first));
     // "A crate as a float": what comes back, where it is not said what the callable is.
     let mut opening = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty()).take(8);
     let speaks_of_itself =

@@ -212,15 +212,16 @@ pub(super) fn left(told: &str, has_entries: bool) -> Left {
 /// Tells whether a text, in lower case, begins with what else is so: "As weigh(), but slower".
 fn differs_from_another(text: &str) -> bool {
     let rest = ["as ", "like ", "just like "].iter().find_map(|word| text.trim_start().strip_prefix(word));
-    // "Like tip() except that it is slow"
-    let called = rest.and_then(|rest| rest.split_once("() ")).is_some_and(|(other, behind)| {
-        !other.contains(' ') && ["but ", "except "].iter().any(|word| behind.starts_with(word))
-    });
-    let parts = rest.and_then(|rest| rest.split_once(", "));
-    called
-        || parts.is_some_and(|(other, behind)| {
-            !other.contains(' ') && ["but ", "except ", "only "].iter().any(|word| behind.starts_with(word))
+    let differs = |parts: Option<(&str, &str)>, words: &[&str]| {
+        parts.is_some_and(|(other, behind)| {
+            !other.contains(' ') && words.iter().any(|word| behind.starts_with(word))
         })
+    };
+    // "As tip(), only slower", "Like tip() except that it is slow"
+    rest.is_some_and(|rest| {
+        differs(rest.split_once(", "), &["but ", "except ", "only "])
+            || differs(rest.split_once("() "), &["but ", "except "])
+    })
 }
 
 /// Tells whether a sentence of a text, in lower case, says of what is declared that it is the same as another, and no more:

@@ -8,14 +8,13 @@ use crate::answers::{
     iterates, leads_with_type, names_a_value, sentence_answers, speaks_of_yielding, summary_answers,
 };
 use crate::model::{
-    Answer, Construction, Declaration, DocComment, EntryKind, Kind, Origin, Parameter, Said, Signature,
-    Thrown, Variadic,
+    Answer, Declaration, DocComment, EntryKind, Kind, Origin, Parameter, Said, Signature, Thrown, Variadic,
 };
 use crate::notations;
 use crate::pairing::Pairing;
 use crate::reading::{Demand, Owe};
 use crate::text::{Source, has_word};
-use named::{counted, for_tools, name_behind_tag, spoken_of, told_as_given, told_of, told_together};
+use named::{for_tools, name_behind_tag, spoken_of, told_in_sentences, told_of};
 use thrown::{has_entry, names_exception, tells_of_rejection};
 pub(crate) use thrown::{is_documented, text_names};
 
@@ -65,11 +64,10 @@ impl Debt {
     #[must_use]
     pub fn of(debtor: &Debtor<'_>, doc: &DocComment, pairing: &Pairing) -> Self {
         let kind = debtor.declaration.kind;
-        let construction = debtor.declaration.construction;
         let on_type = kind.is_type() && kind != Kind::Delegate;
         let has_params = doc.has(EntryKind::Param);
         let mut demand = debtor.demand;
-        if on_type && construction != Construction::Header {
+        if debtor.declaration.has_constructor_apart() {
             demand.param = demand.param.max(Owe::OnceStarted);
         }
         if debtor.declaration.fixed {
@@ -204,10 +202,9 @@ impl Debt {
             *owed &= !parameter.named().is_some_and(|name| links.contains(&format!("[{name}]")));
         }
         if !has_params && demand.param != Owe::Always && self.params.contains(&true) {
-            let parameters = &debtor.signature.parameters;
-            let named = told_together(parameters, text).into_iter().zip(told_as_given(parameters, text));
-            for (owed, (counted, (together, given))) in self.params.iter_mut().zip(counted(text).zip(named)) {
-                *owed &= !(counted || together || given);
+            let told = told_in_sentences(&debtor.signature.parameters, text);
+            for (owed, told) in self.params.iter_mut().zip(told) {
+                *owed &= !told;
             }
         }
         if doc.notation.as_str() == "tags" && demand.param != Owe::Always {

@@ -366,7 +366,7 @@ fn condition(line: &str) -> Option<&str> {
 
 /// Tells of each of the first parameters whether a text speaks of it by its place, and of all whether it speaks of them
 /// together: "The second argument is the load", "Both arguments are loads", "The arguments are two loads".
-pub(super) fn counted(text: &str) -> impl Iterator<Item = bool> {
+fn counted(text: &str) -> impl Iterator<Item = bool> {
     const NOUNS: &[&str] = &["argument", "parameter"];
     // Most texts have no word of it.
     let speaks = NOUNS.iter().any(|noun| memchr::memmem::find(text.as_bytes(), noun.as_bytes()).is_some());
@@ -383,7 +383,7 @@ pub(super) fn counted(text: &str) -> impl Iterator<Item = bool> {
 
 /// Tells of each parameter whether a text speaks of it without its name: of an only one, "the argument", and of each of a row
 /// of equal ones, `load1, load2, load3`, "the given loads".
-pub(super) fn told_together(parameters: &[Parameter], text: &str) -> Vec<bool> {
+fn told_together(parameters: &[Parameter], text: &str) -> Vec<bool> {
     let says = |words: &[&str]| words.iter().any(|words| text.contains(words));
     let stem = |parameter: &'_ Parameter| {
         let name = parameter.named()?.as_str();
@@ -403,9 +403,23 @@ pub(super) fn told_together(parameters: &[Parameter], text: &str) -> Vec<bool> {
     stems.iter().map(|stem| stem.is_some() && alike(stem)).collect()
 }
 
-/// Tells of each parameter whether a text speaks of it as what is given: "Weighs the given load", "Opens the specified crate
-/// file".
-pub(super) fn told_as_given(parameters: &[Parameter], text: &str) -> Vec<bool> {
+/// Tells of each parameter whether a text without entries speaks of it: by its place, with others, as what is given, or by its
+/// type.
+pub(super) fn told_in_sentences(parameters: &[Parameter], text: &str) -> Vec<bool> {
+    let given = given(text);
+    let types = types_apart(text);
+    let each = parameters.iter().zip(counted(text).zip(told_together(parameters, text)));
+    let told = each.map(|(parameter, (counted, together))| {
+        let name = parameter.named().map(|name| name.as_str().trim_matches('_'));
+        let is_named =
+            |name: &str| given.contains(&name) || (!types.is_empty() && types.contains(&squeezed(name)));
+        counted || together || name.is_some_and(is_named)
+    });
+    told.collect()
+}
+
+/// Returns the words for what is given: "Weighs the given load", "Opens the specified crate file".
+fn given(text: &str) -> Vec<&str> {
     const GIVING: &[&str] = &["given", "specified", "provided", "supplied"];
     static GIVEN: LazyLock<AhoCorasick> =
         LazyLock::new(|| AhoCorasick::new(GIVING).expect("plain words compile"));
@@ -414,18 +428,19 @@ pub(super) fn told_as_given(parameters: &[Parameter], text: &str) -> Vec<bool> {
         let words = text[found.end()..].split(|c: char| !is_name(c)).filter(|word| !word.is_empty());
         words.take(2)
     });
-    let given: Vec<&str> = behind.collect();
-    // The name of a type that is set apart, `NetLoad`, stands for what is called after it.
-    let squeezed = |name: &str| name.replace('_', "").to_lowercase();
+    behind.collect()
+}
+
+/// Returns the names of the types that a text sets apart or links, squeezed: `NetLoad` stands for what is called after it,
+/// `net_load` or `netLoad`.
+fn types_apart(text: &str) -> Vec<String> {
     let types = set_apart(text).filter(|name| name.starts_with(|c: char| c.is_uppercase()));
-    let types: Vec<String> = types.chain(linked_types(text)).map(squeezed).collect();
-    let told = |parameter: &Parameter| {
-        let name = parameter.named().map(|name| name.as_str().trim_matches('_'));
-        name.is_some_and(|name| {
-            given.contains(&name) || (!types.is_empty() && types.contains(&squeezed(name)))
-        })
-    };
-    parameters.iter().map(told).collect()
+    types.chain(linked_types(text)).map(squeezed).collect()
+}
+
+/// Returns a name in which case and underscores are set aside.
+fn squeezed(name: &str) -> String {
+    name.replace('_', "").to_lowercase()
 }
 
 /// Returns the names of the types that a text links: `{@link loads.NetLoad}`, `cref="NetLoad"`.

@@ -5,7 +5,7 @@ use super::complete::complete;
 use super::inherit::Inherit;
 use super::skeleton::{TagLines, all_entries, entries, lacking_tags, style, tag_lines};
 use super::wording;
-use crate::model::{Construction, DeclId, Declaration, Dialect, EntryKind, Kind};
+use crate::model::{DeclId, Declaration, Dialect, EntryKind, Kind};
 use crate::notations::{self, NewEntry, Notation, WriteStyle};
 use crate::reading::{CommentPlace, Place, wrap};
 use crate::review::{ColonHead, FileReading, Standings, signature_of, undocumented_debt};
@@ -32,10 +32,7 @@ pub(super) fn fresh(
     let (signature, _) = signature_of(file, declaration);
     let style = style(file, notation);
     // What a constructor takes that stands by itself is told there.
-    let is_told_there = declaration.kind.is_type()
-        && declaration.kind != Kind::Delegate
-        && declaration.construction != Construction::Header;
-    let listed = if is_told_there { entries } else { all_entries };
+    let listed = if declaration.has_constructor_apart() { entries } else { all_entries };
     let wanted = listed(file, (signature, declaration.header_end), &undocumented_debt(file, id), notation);
     let opening =
         if file.language.opens_with_name { format!("{} ", declaration.name) } else { String::new() };

@@ -352,6 +352,12 @@ pub struct Said {
 }
 
 impl Declaration {
+    /// Tells whether it is a type whose parameters are those of a constructor that stands by itself, and are told there.
+    #[must_use]
+    pub fn has_constructor_apart(&self) -> bool {
+        self.kind.is_type() && self.kind != Kind::Delegate && self.construction != Construction::Header
+    }
+
     /// Tells whether another place that declares the same is asked and counted for both.
     #[must_use]
     pub fn is_counted_elsewhere(&self) -> bool {

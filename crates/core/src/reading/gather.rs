@@ -2,7 +2,7 @@
 
 use tree_sitter::Node;
 
-use super::{Grammar, Walk, comments};
+use super::{Action, Grammar, Walk, comments};
 use crate::model::{Carrier, CommentId, Doc, Misplaced, Outline, RawComment};
 use crate::text::{Span, narrow};
 
@@ -12,6 +12,31 @@ pub(super) fn take<G: Grammar>(grammar: &G, walk: &mut Walk<'_, G::Node>, node: 
     take_at(grammar, walk, Span::of(node.start_byte(), node.start_byte() + bare.len()));
     for line in walk.lines_behind(narrow(node.end_byte())) {
         take_at(grammar, walk, line);
+    }
+}
+
+/// Gathers the comments inside a node that is passed over.
+pub(super) fn take_inside<'t, G: Grammar>(grammar: &G, walk: &mut Walk<'t, G::Node>, node: Node<'t>) {
+    let mut cursor = node.walk();
+    let mut depth = 0;
+    let mut down = true;
+    loop {
+        if down && cursor.goto_first_child() {
+            depth += 1;
+        } else {
+            while !cursor.goto_next_sibling() {
+                if depth <= 1 || !cursor.goto_parent() {
+                    return;
+                }
+                depth -= 1;
+            }
+        }
+        let inner = cursor.node();
+        let is_comment = grammar.table().action(inner) == Action::Comment;
+        if is_comment {
+            take(grammar, walk, inner);
+        }
+        down = !is_comment;
     }
 }
 

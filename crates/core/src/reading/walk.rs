@@ -632,34 +632,9 @@ fn visit<'t, G: Grammar>(grammar: &G, walk: &mut Walk<'t, G::Node>, node: Node<'
         return Next::Into;
     }
     if next == Next::Over && walk.wishes.remarks {
-        take_remarks(grammar, walk, node);
+        gather::take_inside(grammar, walk, node);
     }
     next
-}
-
-/// Gathers the comments inside a node that is passed over.
-fn take_remarks<'t, G: Grammar>(grammar: &G, walk: &mut Walk<'t, G::Node>, node: Node<'t>) {
-    let mut cursor = node.walk();
-    let mut depth = 0;
-    let mut down = true;
-    loop {
-        if down && cursor.goto_first_child() {
-            depth += 1;
-        } else {
-            while !cursor.goto_next_sibling() {
-                if depth <= 1 || !cursor.goto_parent() {
-                    return;
-                }
-                depth -= 1;
-            }
-        }
-        let inner = cursor.node();
-        let is_comment = walk.table.action(inner) == Action::Comment;
-        if is_comment {
-            gather::take(grammar, walk, inner);
-        }
-        down = !is_comment;
-    }
 }
 
 /// Notes an error range; errors inside an error are part of it.

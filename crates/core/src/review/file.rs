@@ -171,14 +171,13 @@ pub fn undocumented_debt(file: &FileReading<'_>, id: DeclId) -> Debt {
         return Debt::none(signature);
     }
     let mut debt = Debt::whole(signature, holds);
-    let own_parameters = declaration.construction == Construction::Header;
     if declaration.kind.is_type() && declaration.kind != Kind::Delegate {
         debt.returns = false;
         debt.yields = false;
         debt.throws.clear();
-        if !own_parameters {
-            debt.params.fill(false);
-        }
+    }
+    if declaration.has_constructor_apart() {
+        debt.params.fill(false);
     }
     debt
 }
