@@ -2,7 +2,6 @@
 
 use tree_sitter::Tree;
 
-use super::walk::span;
 use crate::text::Span;
 
 /// What a piece of code is.
@@ -49,7 +48,9 @@ pub(super) fn classes(tree: &Tree) -> Vec<(Span, Class)> {
             word.then_some(Class::Keyword)
         };
         match class {
-            Some(class) if !span(node).is_empty() => out.push((span(node), class)),
+            Some(class) if node.start_byte() < node.end_byte() => {
+                out.push((Span::of(node.start_byte(), node.end_byte()), class));
+            }
             _ if cursor.goto_first_child() => continue,
             _ => {}
         }

@@ -1,8 +1,6 @@
 //! Gathers the comments that the walk passes: runs of lines become one, and where each stands is noted.
 
-use tree_sitter::Node;
-
-use super::{Action, Grammar, Walk, comments};
+use super::{Action, Grammar, Node, Walk, comments};
 use crate::model::{Carrier, CommentId, Doc, Misplaced, Outline, RawComment};
 use crate::text::{Span, narrow};
 

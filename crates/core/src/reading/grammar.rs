@@ -2,10 +2,11 @@
 
 use std::sync::OnceLock;
 
-use tree_sitter::{Node, Tree};
+use tree_sitter::Tree;
 
 use super::classes::classes;
-use super::{Class, Custom, Given, Language, Parsers, Reader, Token, Walk, Wishes, attach, tree, walk};
+use super::node;
+use super::{BuiltTree, Class, Custom, Given, Language, Node, Parsers, Reader, Token, Walk, Wishes, attach, tree, walk};
 use crate::model::{Carrier, Doc, Outline};
 use crate::text::{Source, Span};
 
@@ -228,6 +229,11 @@ pub trait Grammar: Sync + 'static {
         None
     }
 
+    /// Builds the tree of a text by a quicker parser, where there is one that understands all of it.
+    fn build(&self, _source: &Source) -> Option<BuiltTree> {
+        None
+    }
+
     /// Answers for a node: declares, opens scopes, tells what leaves the body.
     fn enter<'t>(&self, walk: &mut Walk<'t, Self::Node>, node: Node<'t>, kind: Self::Node) -> Next;
 
@@ -355,7 +361,7 @@ impl<G: Grammar> GrammarReader<G> {
         read: (Tree, Given<'s>),
         parsers: &mut Parsers,
     ) -> (Tree, Given<'s>) {
-        if !self.0.is_misread(read.0.root_node(), read.1.text()) {
+        if !self.0.is_misread(Node::Parsed(read.0.root_node()), read.1.text()) {
             return read;
         }
         let plain = self.0.unmistakable(source.text()).map(|plain| plain.leaving_out_as(&read.1));
@@ -366,7 +372,7 @@ impl<G: Grammar> GrammarReader<G> {
     }
 
     fn is_misread(&self, attempt: &Attempt<'_>) -> bool {
-        self.0.is_misread(attempt.tree.root_node(), attempt.given.text())
+        self.0.is_misread(Node::Parsed(attempt.tree.root_node()), attempt.given.text())
     }
 
     /// Tells whether a large text is none of the language, as far as samples of it tell: they stumble at every turn. The
@@ -452,7 +458,9 @@ fn character_before(text: &str, at: usize) -> usize {
 
 impl<G: Grammar> Reader for GrammarReader<G> {
     fn read(&self, source: &Source, wishes: Wishes<'_>, parsers: &mut Parsers) -> Outline {
-        let Some((tree, given)) = self.parse(source, wishes, parsers) else {
+        let parsed = || self.parse(source, wishes, parsers).map(|(tree, given)| (node::Tree::Parsed(tree), given));
+        let built = self.0.build(source).map(|tree| (node::Tree::Built(tree), Given::all(source.text())));
+        let Some((tree, given)) = built.or_else(parsed) else {
             let all = Span::of(0, source.text().len());
             return Outline { unparsed: vec![all], ..Outline::default() };
         };

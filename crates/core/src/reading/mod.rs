@@ -7,6 +7,7 @@
 //! readers look for it.
 
 mod attach;
+mod built;
 mod carrying;
 mod classes;
 mod comments;
@@ -16,12 +17,14 @@ mod gather;
 mod grammar;
 mod language;
 mod mask;
+mod node;
 mod parsers;
 mod placing;
 mod remarks;
 mod tree;
 mod walk;
 
+pub use built::{Builder, BuiltNode, BuiltTree};
 pub use attach::{Custom, INSTRUCTION, attach, goes_on_from, headed_subject, names_its_subject};
 pub(crate) use carrying::wrap;
 pub use classes::Class;
@@ -37,6 +40,7 @@ pub use language::{
 };
 pub use mask::Given;
 pub(crate) use mask::Places;
+pub use node::{Cursor, Node};
 pub use parsers::Parsers;
 pub(crate) use placing::Place;
 pub use walk::{Scope, Walk};

@@ -3,7 +3,7 @@
 use tree_sitter::Tree;
 
 use super::walk::span;
-use super::{Action, Grammar, Token};
+use super::{Action, Grammar, Node, Token};
 use crate::text::Span;
 
 /// Returns what the grammar stumbled at: error nodes, and the places of missing tokens.
@@ -13,7 +13,7 @@ pub(super) fn errors(tree: &Tree) -> Vec<Span> {
     'nodes: loop {
         let node = cursor.node();
         if node.is_error() || node.is_missing() {
-            out.push(span(node));
+            out.push(span(Node::Parsed(node)));
         } else if node.has_error() && cursor.goto_first_child() {
             continue;
         }
@@ -32,12 +32,12 @@ pub(super) fn tokens<G: Grammar>(grammar: &G, tree: &Tree) -> Vec<Token> {
     let mut cursor = tree.walk();
     'nodes: loop {
         let node = cursor.node();
-        let comment = matches!(grammar.table().action(node), Action::Comment) || grammar.is_docstring(node);
+        let comment = matches!(grammar.table().action(Node::Parsed(node)), Action::Comment) || grammar.is_docstring(Node::Parsed(node));
         if !comment {
             if cursor.goto_first_child() {
                 continue;
             }
-            let at = span(node);
+            let at = span(Node::Parsed(node));
             if !at.is_empty() {
                 out.push(Token { kind: node.kind_id(), span: at });
             }

@@ -2,11 +2,10 @@
 //! each body, and what could not be read. Languages answer; none has a loop of its own over the tree.
 
 use smol_str::{SmolStr, format_smolstr};
-use tree_sitter::{Node, Tree};
-
 use super::flow::{self, Flow};
 use super::mask::begin_of;
-use super::{Action, Given, Grammar, Next, Raised, Table, Wishes, gather};
+use super::node::Tree;
+use super::{Action, Given, Grammar, Next, Node, Raised, Table, Wishes, gather};
 use crate::model::{
     Answer, Body, Call, Carrier, CommentId, DeclId, Declaration, Dialect, Doc, Excuse, Kind, ModuleLink,
     Name, Origin, Outline, RawComment, Receiver, Surface, Thrown,
@@ -564,7 +563,7 @@ pub(super) fn walk<G: Grammar>(
         table: grammar.table(),
         scopes: Vec::new(),
         depth: 0,
-        stumbles: tree.root_node().has_error(),
+        stumbles: tree.root().has_error(),
         path: Vec::new(),
         flows: Vec::new(),
         waiting: Vec::new(),
@@ -575,7 +574,7 @@ pub(super) fn walk<G: Grammar>(
         wishes,
         current: Span::default(),
     };
-    let mut cursor = tree.walk();
+    let mut cursor = tree.root().walk();
     let mut depth = 0;
     'nodes: loop {
         let node = cursor.node();
@@ -760,7 +759,7 @@ fn callee(text: &str) -> Option<(Receiver, Name)> {
 }
 
 pub(super) fn span(node: Node<'_>) -> Span {
-    Span::of(node.start_byte(), node.end_byte())
+    node.span()
 }
 
 const fn has_code(kind: Kind) -> bool {

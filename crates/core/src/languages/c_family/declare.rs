@@ -3,7 +3,7 @@
 use std::collections::{HashMap, HashSet};
 
 use smol_str::SmolStr;
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::C;
 use super::lists::{parameters, rest, type_parameters};

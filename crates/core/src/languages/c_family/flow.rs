@@ -1,6 +1,6 @@
 //! What leaves a C++ body.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::C;
 use crate::languages::shared::{note_guarded, raises_made};

@@ -1,6 +1,6 @@
 //! Lists of parameters, and of those of templates.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::declare::declared;
 use super::kinds::C;

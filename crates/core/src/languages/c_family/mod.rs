@@ -31,7 +31,7 @@ mod types;
 mod values;
 mod words;
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use self::kinds::C;
 use self::lexer::{Lexeme, Sort};

@@ -1,6 +1,6 @@
 //! C# nodes to declarations.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::{self, CSharp};
 use super::parameters::{parameters, type_parameters};

@@ -1,6 +1,6 @@
 //! What leaves a C# body.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::{self, CSharp};
 use crate::languages::shared::refuses_null;
@@ -95,7 +95,7 @@ fn catch_declaration<'t>(walk: &Walk<'t, CSharp>, clause: Node<'t>) -> Option<No
 }
 
 fn caught_type<'t>(walk: &Walk<'t, CSharp>, clause: Node<'t>) -> Option<Name> {
-    let ty = catch_declaration(walk, clause)?.child_by_field_name(kinds::TYPE)?;
+    let ty = walk.field(catch_declaration(walk, clause)?, kinds::TYPE)?;
     Some(Name::simple(walk.text(ty)))
 }
 

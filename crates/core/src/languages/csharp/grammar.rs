@@ -3,7 +3,7 @@
 use std::ops::Range;
 use std::sync::LazyLock;
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::{self, CSharp};
 use super::{CSHARP, declare, flow, pointers};

@@ -1,6 +1,6 @@
 //! Parameter lists of C#.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::{self, CSharp};
 use crate::model::{Name, ParamName, Parameter, TypeParameter, Variadic};

@@ -1,6 +1,6 @@
 //! Go nodes to declarations.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::Go;
 use crate::model::{

@@ -8,7 +8,7 @@ mod declare;
 
 use std::sync::LazyLock;
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use crate::languages::shared::{
     Braces, Heads, Opens, is_test_path, literals, plain_words, without_plain_bodies,

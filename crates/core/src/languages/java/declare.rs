@@ -1,6 +1,6 @@
 //! Java nodes to declarations.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::{self, Java};
 use crate::model::{
@@ -265,8 +265,8 @@ fn is_empty_constructor(walk: &Walk<'_, Java>, node: Node<'_>, declaration: &Dec
             [] => walk.does_nothing(body),
             statements => statements.iter().all(|&statement| {
                 walk.kind(statement) == Some(Java::ConstructorCall)
-                    && statement
-                        .child_by_field_name(kinds::ARGUMENTS)
+                    && walk
+                        .field(statement, kinds::ARGUMENTS)
                         .is_some_and(|arguments| arguments.named_child_count() == 0)
             }),
         }

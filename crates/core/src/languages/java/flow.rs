@@ -1,6 +1,6 @@
 //! What leaves a Java body.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::{self, Java};
 use crate::languages::shared::refuses_null;
@@ -91,7 +91,7 @@ pub(super) fn tries<'t>(walk: &mut Walk<'t, Java>, node: Node<'t>) {
         walk.calls();
     }
     for field in [kinds::RESOURCES, kinds::BODY] {
-        if let Some(guarded) = node.child_by_field_name(field) {
+        if let Some(guarded) = walk.field(node, field) {
             walk.open_at(guarded, Scope::Try(caught.clone()));
         }
     }

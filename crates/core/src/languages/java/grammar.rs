@@ -2,7 +2,7 @@
 
 use std::sync::LazyLock;
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::{self, Java};
 use super::{JAVA, declare, flow};

@@ -1,6 +1,6 @@
 //! Kotlin nodes to declarations.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::Kotlin;
 use crate::languages::shared::exempt_all_but_properties;

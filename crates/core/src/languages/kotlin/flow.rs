@@ -1,6 +1,6 @@
 //! What leaves a Kotlin body.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::Kotlin;
 use crate::languages::shared::{note_guarded, raises_made};

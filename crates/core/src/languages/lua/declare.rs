@@ -3,7 +3,7 @@
 use std::collections::{HashMap, HashSet};
 
 use smol_str::{SmolStr, format_smolstr};
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::Lua;
 use crate::model::{

@@ -11,7 +11,7 @@ mod statements;
 use std::sync::LazyLock;
 
 use aho_corasick::AhoCorasick;
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use self::kinds::Lua;
 use crate::languages::shared::{is_test_path, plain_words, skims_calling};

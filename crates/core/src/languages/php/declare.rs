@@ -1,6 +1,6 @@
 //! PHP nodes to declarations, and what leaves a body.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::Php;
 use crate::languages::shared::{raises_made, says_left_to_others};

@@ -10,7 +10,7 @@ mod types;
 
 use std::sync::LazyLock;
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use crate::languages::shared::{
     Braces, Heads, Opens, block_form, is_test_path, literals, note_guard_in, plain_words,

@@ -1,6 +1,6 @@
 //! Python nodes to declarations.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::{self, Python};
 use super::parameters::{data_fields, parameters, type_parameters};

@@ -1,6 +1,6 @@
 //! Docstrings: the string that is the first statement of a body.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::Python;
 use crate::model::CommentId;

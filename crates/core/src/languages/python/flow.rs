@@ -1,6 +1,6 @@
 //! What leaves a Python body.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::{self, Python};
 use crate::languages::shared::refuses_null;

@@ -1,6 +1,6 @@
 //! The answers of Python to the walk: which node declares, which one acts.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::{self, Python};
 use super::{PYTHON, declare, docstring, finish, flow, statements};

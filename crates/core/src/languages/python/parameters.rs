@@ -1,6 +1,6 @@
 //! Parameter lists of Python, and the fields that stand for one in data classes.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::docstring;
 use super::kinds::{self, Python};

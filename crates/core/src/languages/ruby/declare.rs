@@ -3,7 +3,7 @@
 use std::collections::HashMap;
 
 use smol_str::{SmolStr, format_smolstr};
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::Ruby;
 use crate::languages::shared::refuses_null;

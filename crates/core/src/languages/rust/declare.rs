@@ -3,7 +3,7 @@
 use std::collections::HashMap;
 
 use smol_str::SmolStr;
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::Rust;
 use crate::languages::shared::{join, line_between, narrow_by_type, take_out};

@@ -10,7 +10,7 @@ mod macros;
 
 use std::sync::LazyLock;
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use crate::languages::shared::{
     Braces, Heads, Opens, is_test_path, literals, plain_words, skims, without_plain_bodies,

@@ -1,6 +1,6 @@
 //! Scala nodes to declarations, and what leaves a body.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::Scala;
 use crate::languages::shared::{exempt_all_but_properties, raises_made};
@@ -122,7 +122,7 @@ pub(super) fn template<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>, is: Scala
 fn supertypes<'t>(walk: &Walk<'t, Scala>, node: Node<'t>) -> Vec<Name> {
     let Some(clause) = walk.field(node, "extend") else { return Vec::new() };
     let mut cursor = clause.walk();
-    let types = clause.children_by_field_name("type", &mut cursor).filter(Node::is_named);
+    let types = clause.children_by_field_name("type", &mut cursor).filter(|ty| ty.is_named());
     types.map(|ty| Name::simple(walk.text(ty))).collect()
 }
 
@@ -153,7 +153,7 @@ pub(super) fn function<'t>(walk: &mut Walk<'t, Scala>, node: Node<'t>) {
         read_list(walk, list, Scala::Parameter, &mut declaration.signature.parameters);
     }
     declaration.signature.type_parameters = type_parameters(walk, children);
-    let ty = walk.field(node, "return_type").filter(Node::is_named);
+    let ty = walk.field(node, "return_type").filter(|ty| ty.is_named());
     declaration.signature.returns = match (ty, body) {
         _ if constructor => Returns::nothing(),
         (Some(ty), _) => {

@@ -1,6 +1,6 @@
 //! What compilers make of asynchronous functions for older readers: `return __awaiter(this, arguments, void 0, function* (crate) {…})`.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::Script;
 use crate::model::Answer;
@@ -50,7 +50,7 @@ pub(super) fn moved_to<'t>(walk: &Walk<'t, Script>, body: Node<'t>) -> Option<No
 
 /// Tells whether something stands in such a function: a `yield` in it was an `await`.
 pub(super) fn stands_for_await<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> bool {
-    let mut around = std::iter::successors(node.parent(), Node::parent);
+    let mut around = std::iter::successors(node.parent(), |node| node.parent());
     let function = around.find(|&node| {
         matches!(walk.kind(node), Some(Script::FunctionValue | Script::Function | Script::Method))
     });

@@ -1,6 +1,6 @@
 //! JavaScript and TypeScript nodes to declarations.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::compiled::moved_to;
 use super::kinds::Script;

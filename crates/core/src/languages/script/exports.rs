@@ -1,6 +1,6 @@
 //! What a module of JavaScript or TypeScript gives out, wherever in the file it says so.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::declare::{bare_name, bind_value, is_documented, unwrapped, wrapper};
 use super::kinds::Script;

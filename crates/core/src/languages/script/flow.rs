@@ -1,6 +1,6 @@
 //! What leaves a body of JavaScript or TypeScript.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::compiled::{awaited, stands_for_await, value_of_steps};
 use super::declare::{is_nothing, value_of};

@@ -22,7 +22,7 @@ mod types;
 
 use std::cell::LazyCell;
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use self::kinds::Script;
 use crate::languages::shared::{block_form, is_test_path, opens_with_tag};

@@ -1,6 +1,6 @@
 //! Parameter lists and type parameters of JavaScript and TypeScript.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::kinds::Script;
 use crate::model::{Name, ParamName, Parameter, TypeParameter, Variadic};

@@ -1,6 +1,6 @@
 //! Conditions of simple guards, as text.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use crate::model::{Name, Origin};
 use crate::reading::{Raised, Walk};

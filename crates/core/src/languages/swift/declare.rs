@@ -1,6 +1,6 @@
 //! Swift nodes to declarations.
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use super::Swift;
 use crate::model::{

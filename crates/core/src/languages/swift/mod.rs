@@ -9,7 +9,7 @@ mod mask;
 
 use std::sync::LazyLock;
 
-use tree_sitter::Node;
+use crate::reading::Node;
 
 use crate::languages::shared::{
     Braces, Heads, Opens, block_form, first_branches, is_test_path, literals, narrow_by_type, plain_words,
