@@ -6,7 +6,9 @@ use tree_sitter::Tree;
 
 use super::classes::classes;
 use super::node;
-use super::{BuiltTree, Class, Custom, Given, Language, Node, Parsers, Reader, Token, Walk, Wishes, attach, tree, walk};
+use super::{
+    BuiltTree, Class, Custom, Given, Language, Node, Parsers, Reader, Token, Walk, Wishes, attach, tree, walk,
+};
 use crate::model::{Carrier, Doc, Outline};
 use crate::text::{Source, Span};
 
@@ -229,11 +231,6 @@ pub trait Grammar: Sync + 'static {
         None
     }
 
-    /// Builds the tree of a text by a quicker parser, where there is one that understands all of it.
-    fn build(&self, _source: &Source) -> Option<BuiltTree> {
-        None
-    }
-
     /// Answers for a node: declares, opens scopes, tells what leaves the body.
     fn enter<'t>(&self, walk: &mut Walk<'t, Self::Node>, node: Node<'t>, kind: Self::Node) -> Next;
 
@@ -295,6 +292,22 @@ impl<G: Grammar> GrammarReader<G> {
     /// The address of the grammar's table tells the grammars of one worker apart.
     fn key(&self) -> usize {
         std::ptr::from_ref(self.0.table()) as usize
+    }
+
+    /// Reads a text whose tree was built in the grammar's words.
+    pub fn read_built(&self, source: &Source, wishes: Wishes<'_>, tree: BuiltTree) -> Outline {
+        self.outline(source, wishes, (&node::Tree::Built(tree), Given::all(source.text())))
+    }
+
+    fn outline(
+        &self,
+        source: &Source,
+        wishes: Wishes<'_>,
+        (tree, given): (&node::Tree, Given<'_>),
+    ) -> Outline {
+        let mut outline = walk::walk(self.0, (source, wishes), tree, given);
+        attach(&mut outline, source, Custom::of(self.0.serves()));
+        outline
     }
 
     /// Parses; where the grammar stumbles, what it cannot read is masked and tried again.
@@ -458,15 +471,11 @@ fn character_before(text: &str, at: usize) -> usize {
 
 impl<G: Grammar> Reader for GrammarReader<G> {
     fn read(&self, source: &Source, wishes: Wishes<'_>, parsers: &mut Parsers) -> Outline {
-        let parsed = || self.parse(source, wishes, parsers).map(|(tree, given)| (node::Tree::Parsed(tree), given));
-        let built = self.0.build(source).map(|tree| (node::Tree::Built(tree), Given::all(source.text())));
-        let Some((tree, given)) = built.or_else(parsed) else {
+        let Some((tree, given)) = self.parse(source, wishes, parsers) else {
             let all = Span::of(0, source.text().len());
             return Outline { unparsed: vec![all], ..Outline::default() };
         };
-        let mut outline = walk::walk(self.0, (source, wishes), &tree, given);
-        attach(&mut outline, source, Custom::of(self.0.serves()));
-        outline
+        self.outline(source, wishes, (&node::Tree::Parsed(tree), given))
     }
 
     fn tokens(&self, source: &Source, parsers: &mut Parsers) -> Vec<Token> {

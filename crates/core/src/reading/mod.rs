@@ -24,8 +24,8 @@ mod remarks;
 mod tree;
 mod walk;
 
-pub use built::{Builder, BuiltNode, BuiltTree};
 pub use attach::{Custom, INSTRUCTION, attach, goes_on_from, headed_subject, names_its_subject};
+pub use built::{Builder, BuiltNode, BuiltTree};
 pub(crate) use carrying::wrap;
 pub use classes::Class;
 pub use comments::{block_lines, line_run_text, without_mark};

@@ -232,8 +232,13 @@ impl<'t> Node<'t> {
 pub enum Cursor<'t> {
     /// A grammar's.
     Parsed(tree_sitter::TreeCursor<'t>),
-    /// One of a tree that was built: the node that it does not leave, and the one that it stands at.
-    Built { top: BuiltNode<'t>, node: BuiltNode<'t> },
+    /// One of a tree that was built.
+    Built {
+        /// The node that it does not leave.
+        top: BuiltNode<'t>,
+        /// The node that it stands at.
+        node: BuiltNode<'t>,
+    },
 }
 
 impl<'t> Cursor<'t> {
@@ -277,9 +282,7 @@ impl<'t> Cursor<'t> {
     pub fn goto_parent(&mut self) -> bool {
         match self {
             Self::Parsed(cursor) => cursor.goto_parent(),
-            Self::Built { top, node } => {
-                node != top && node.parent().map(|parent| *node = parent).is_some()
-            }
+            Self::Built { top, node } => node != top && node.parent().map(|parent| *node = parent).is_some(),
         }
     }
 

@@ -32,7 +32,8 @@ pub(super) fn tokens<G: Grammar>(grammar: &G, tree: &Tree) -> Vec<Token> {
     let mut cursor = tree.walk();
     'nodes: loop {
         let node = cursor.node();
-        let comment = matches!(grammar.table().action(Node::Parsed(node)), Action::Comment) || grammar.is_docstring(Node::Parsed(node));
+        let comment = matches!(grammar.table().action(Node::Parsed(node)), Action::Comment)
+            || grammar.is_docstring(Node::Parsed(node));
         if !comment {
             if cursor.goto_first_child() {
                 continue;

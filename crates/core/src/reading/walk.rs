@@ -1,7 +1,6 @@
 //! The one traversal of the syntax tree: holds the scopes, gathers declarations, comments, what leaves
 //! each body, and what could not be read. Languages answer; none has a loop of its own over the tree.
 
-use smol_str::{SmolStr, format_smolstr};
 use super::flow::{self, Flow};
 use super::mask::begin_of;
 use super::node::Tree;
@@ -11,6 +10,7 @@ use crate::model::{
     Name, Origin, Outline, RawComment, Receiver, Surface, Thrown,
 };
 use crate::text::{Source, Span, narrow};
+use smol_str::{SmolStr, format_smolstr};
 
 /// What a node opens for the nodes inside it.
 #[derive(Clone, Debug)]

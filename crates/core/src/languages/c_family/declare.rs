@@ -2,8 +2,8 @@
 
 use std::collections::{HashMap, HashSet};
 
-use smol_str::SmolStr;
 use crate::reading::Node;
+use smol_str::SmolStr;
 
 use super::kinds::C;
 use super::lists::{parameters, rest, type_parameters};

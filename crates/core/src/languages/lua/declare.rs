@@ -2,8 +2,8 @@
 
 use std::collections::{HashMap, HashSet};
 
-use smol_str::{SmolStr, format_smolstr};
 use crate::reading::Node;
+use smol_str::{SmolStr, format_smolstr};
 
 use super::kinds::Lua;
 use crate::model::{

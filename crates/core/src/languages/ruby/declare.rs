@@ -2,8 +2,8 @@
 
 use std::collections::HashMap;
 
-use smol_str::{SmolStr, format_smolstr};
 use crate::reading::Node;
+use smol_str::{SmolStr, format_smolstr};
 
 use super::Ruby;
 use crate::languages::shared::refuses_null;

@@ -10,8 +10,8 @@ mod types;
 
 use std::sync::LazyLock;
 
-use aho_corasick::AhoCorasick;
 use crate::reading::Node;
+use aho_corasick::AhoCorasick;
 
 use crate::languages::shared::{is_test_path, plain_words, skims_calling};
 use crate::model::{Answer, Carrier, Dialect, Doc, Kind, NotationId};

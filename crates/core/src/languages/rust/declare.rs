@@ -2,8 +2,8 @@
 
 use std::collections::HashMap;
 
-use smol_str::SmolStr;
 use crate::reading::Node;
+use smol_str::SmolStr;
 
 use super::Rust;
 use crate::languages::shared::{join, line_between, narrow_by_type, take_out};

@@ -1,7 +1,7 @@
 //! What a module of JavaScript or TypeScript takes from others, and under which names it gives things out.
 
-use smol_str::SmolStr;
 use crate::reading::Node;
+use smol_str::SmolStr;
 
 use super::kinds::Script;
 use crate::model::ModuleLink;

@@ -17,6 +17,7 @@ mod lexer;
 mod links;
 mod parameters;
 mod plain;
+mod quick;
 mod statements;
 mod types;
 
@@ -124,6 +125,10 @@ static JS_READER: GrammarReader<ScriptGrammar> = GrammarReader(&JS);
 
 impl Reader for ByContent {
     fn read(&self, source: &Source, wishes: Wishes<'_>, parsers: &mut Parsers) -> Outline {
+        // What has types in it is read so as well.
+        if let Some(tree) = quick::build(source) {
+            return GrammarReader(&ANNOTATED).read_built(source, wishes, tree);
+        }
         let plain = JS_READER.read(source, wishes, parsers);
         if plain.unparsed.is_empty() {
             return plain;
@@ -137,6 +142,9 @@ impl Reader for ByContent {
     }
 
     fn stumbles(&self, text: &str, parsers: &mut Parsers) -> Option<usize> {
+        if quick::accepts(text, false) {
+            return None;
+        }
         let plain = JS_READER.stumbles(text, parsers)?;
         GrammarReader(&ANNOTATED).stumbles(text, parsers).map(|other| other.max(plain))
     }
@@ -164,7 +172,10 @@ impl ByEnding {
 
 impl Reader for ByEnding {
     fn read(&self, source: &Source, wishes: Wishes<'_>, parsers: &mut Parsers) -> Outline {
-        Self::reader(source).read(source, wishes, parsers)
+        match quick::build(source) {
+            Some(tree) => GrammarReader(&TSX).read_built(source, wishes, tree),
+            None => Self::reader(source).read(source, wishes, parsers),
+        }
     }
 
     fn tokens(&self, source: &Source, parsers: &mut Parsers) -> Vec<Token> {
@@ -172,6 +183,9 @@ impl Reader for ByEnding {
     }
 
     fn stumbles(&self, text: &str, parsers: &mut Parsers) -> Option<usize> {
+        if quick::accepts(text, true) {
+            return None;
+        }
         // What the one grammar cannot read the other may.
         let plain = GrammarReader(&TS).stumbles(text, parsers)?;
         GrammarReader(&TSX).stumbles(text, parsers).map(|other| other.max(plain))

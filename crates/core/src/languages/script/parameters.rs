@@ -103,7 +103,8 @@ fn parameter<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Option<Parameter> {
                 walk.child(node, Script::Modifier).is_some() || walk.text(node).starts_with("readonly ");
             found.exempt &= !kept;
             found.default = default.map(|value| walk.span(value)).or(found.default);
-            found.optional = kind == Script::OptionalParameter || found.default.is_some();
+            let may_be_none = found.variadic != Variadic::No && !walk.is_typed();
+            found.optional = kind == Script::OptionalParameter || found.default.is_some() || may_be_none;
             // What its type holds has comments of its own: `options: { /** What to count in. */ unit: string }`.
             found.told |= found.ty.is_some_and(|ty| walk.source.slice(ty).contains("/**"));
             Some(found)

@@ -1,7 +1,7 @@
 //! Looks at bodies as text before they are gone into: most hold nothing that matters to callers.
 
-use aho_corasick::AhoCorasick;
 use crate::reading::Node;
+use aho_corasick::AhoCorasick;
 
 use crate::reading::{Next, Walk};
 
