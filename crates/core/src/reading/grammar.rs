@@ -294,9 +294,14 @@ impl<G: Grammar> GrammarReader<G> {
         std::ptr::from_ref(self.0.table()) as usize
     }
 
-    /// Reads a text whose tree was built in the grammar's words.
-    pub fn read_built(&self, source: &Source, wishes: Wishes<'_>, tree: BuiltTree) -> Outline {
-        self.outline(source, wishes, (&node::Tree::Built(tree), Given::all(source.text())))
+    /// Reads a text whose tree was built in the grammar's words, of what is `given` of it.
+    pub fn read_built(
+        &self,
+        source: &Source,
+        wishes: Wishes<'_>,
+        (tree, given): (BuiltTree, Given<'_>),
+    ) -> Outline {
+        self.outline(source, wishes, (&node::Tree::Built(tree), given))
     }
 
     fn outline(

@@ -126,8 +126,9 @@ static JS_READER: GrammarReader<ScriptGrammar> = GrammarReader(&JS);
 impl Reader for ByContent {
     fn read(&self, source: &Source, wishes: Wishes<'_>, parsers: &mut Parsers) -> Outline {
         // What has types in it is read so as well.
-        if let Some(tree) = quick::build(source) {
-            return GrammarReader(&ANNOTATED).read_built(source, wishes, tree);
+        if let Some(tree) = quick::build(source, source.text()) {
+            let read = (tree, Given::all(source.text()));
+            return GrammarReader(&ANNOTATED).read_built(source, wishes, read);
         }
         let plain = JS_READER.read(source, wishes, parsers);
         if plain.unparsed.is_empty() {
@@ -172,8 +173,9 @@ impl ByEnding {
 
 impl Reader for ByEnding {
     fn read(&self, source: &Source, wishes: Wishes<'_>, parsers: &mut Parsers) -> Outline {
-        match quick::build(source) {
-            Some(tree) => GrammarReader(&TSX).read_built(source, wishes, tree),
+        let given = scripts_in(source.text()).unwrap_or_else(|| Given::all(source.text()));
+        match quick::build(source, given.text()) {
+            Some(tree) => GrammarReader(&TSX).read_built(source, wishes, (tree, given)),
             None => Self::reader(source).read(source, wishes, parsers),
         }
     }
@@ -226,8 +228,11 @@ fn describes_event(text: &str) -> bool {
     events.next().is_some_and(|name| name.split_whitespace().count() == 1) && events.next().is_none()
 }
 
-/// Gives the scripts of a single-file component: the markup around them is blanked.
-fn only_scripts(text: &str) -> Given<'_> {
+/// Gives the scripts of a single-file component: the markup around them is blanked. Nothing where the text is none.
+fn scripts_in(text: &str) -> Option<Given<'_>> {
+    if !(text.trim_start().starts_with('<') && text.contains("<script")) {
+        return None;
+    }
     let mut blanks = Vec::new();
     let mut at = 0;
     while let Some(open) = text[at..].find("<script").map(|found| at + found) {
@@ -237,7 +242,7 @@ fn only_scripts(text: &str) -> Given<'_> {
         at = end;
     }
     blanks.push(at..text.len());
-    Given::with_blanks(text, &blanks)
+    Some(Given::with_blanks(text, &blanks))
 }
 
 impl Grammar for ScriptGrammar {
@@ -252,8 +257,8 @@ impl Grammar for ScriptGrammar {
     }
 
     fn mask<'s>(&self, text: &'s str) -> Given<'s> {
-        if text.trim_start().starts_with('<') && text.contains("<script") {
-            return only_scripts(text);
+        if let Some(scripts) = scripts_in(text) {
+            return scripts;
         }
         // The grammar does not know these forms yet, of which nothing is declared here.
         let finder = memchr::memmem::Finder::new("port type *");

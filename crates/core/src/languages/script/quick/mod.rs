@@ -23,22 +23,21 @@ use crate::text::{Source, Span, narrow};
 /// A script or a module, with markup in it or without.
 const JAVASCRIPT: SourceType = SourceType::unambiguous().with_jsx(true);
 
-/// Builds the tree of a script; nothing where the parser does not accept all of it.
-pub(super) fn build(source: &Source) -> Option<BuiltTree> {
-    let path = source.path().to_ascii_lowercase();
-    let kind = kinds_of_source(&path)?;
-    let stack = nesting::stack_for(source.text())?;
-    stacker::maybe_grow(stack, stack, || parse(source.text(), kind))
+/// Builds the tree of a script, of which `given` is what is read; nothing where the parser does not accept all of it.
+pub(super) fn build(source: &Source, given: &str) -> Option<BuiltTree> {
+    let kind = kind_of(&source.path().to_ascii_lowercase())?;
+    let stack = nesting::stack_for(given)?;
+    stacker::maybe_grow(stack, stack, || parse(given, kind))
 }
 
 /// Tells how the parser takes a file, by its ending.
-fn kinds_of_source(path: &str) -> Option<SourceType> {
+fn kind_of(path: &str) -> Option<SourceType> {
     let (_, ending) = path.rsplit_once('.')?;
     Some(match ending {
         "ts" | "mts" | "cts" if [".d.ts", ".d.mts", ".d.cts"].iter().any(|end| path.ends_with(end)) => {
             SourceType::d_ts()
         }
-        "ts" | "mts" | "cts" => SourceType::ts(),
+        "ts" | "mts" | "cts" | "vue" | "svelte" => SourceType::ts(),
         "tsx" => SourceType::tsx(),
         "js" | "jsx" | "mjs" | "cjs" => JAVASCRIPT,
         _ => return None,
@@ -167,7 +166,7 @@ mod tests {
     use super::super::{ANNOTATED, JS_READER, TS_READER, TSX, TSX_READER};
     use super::build;
     use crate::model::Outline;
-    use crate::reading::{GrammarReader, Parsers, Reader, Wishes};
+    use crate::reading::{Given, GrammarReader, Parsers, Reader, Wishes};
     use crate::text::Source;
 
     /// What the grammar cannot read as it stands, and what is made of it for the grammar begins elsewhere.
@@ -186,7 +185,7 @@ mod tests {
     /// Reads a text as the grammar has it, and as it is built; nothing where it is not built.
     fn both(path: &str, text: &str) -> Option<(Outline, Outline)> {
         let source = Source::new(path, text);
-        let tree = build(&source)?;
+        let tree = build(&source, text)?;
         let (wishes, mut parsers) = (Wishes::default(), Parsers::new());
         let typed = [".ts", ".mts", ".cts"].iter().any(|ending| path.ends_with(ending));
         let (by_grammar, built) = match () {
@@ -194,7 +193,7 @@ mod tests {
             () if path.ends_with(".tsx") => (TSX_READER.read(&source, wishes, &mut parsers), &TSX),
             () => (JS_READER.read(&source, wishes, &mut parsers), &ANNOTATED),
         };
-        Some((by_grammar, GrammarReader(built).read_built(&source, wishes, tree)))
+        Some((by_grammar, GrammarReader(built).read_built(&source, wishes, (tree, Given::all(text)))))
     }
 
     #[test]
@@ -236,7 +235,7 @@ mod tests {
             for depth in [200, 2000] {
                 let text = format!("x = {}{inside}{}\n", before.repeat(depth), behind.repeat(depth));
                 // That it comes back is what is asked.
-                _ = build(&Source::new("x.js", &text));
+                _ = build(&Source::new("x.js", &text), &text);
             }
         }
     }

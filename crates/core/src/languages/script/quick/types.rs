@@ -9,7 +9,7 @@ use crate::text::{Span, narrow};
 
 impl<'s> Lowering<'s> {
     /// Returns an annotation's place with the colon in front of it.
-    fn from_colon(&self, ty: Span) -> Span {
+    fn with_colon(&self, ty: Span) -> Span {
         let before = self.text[..ty.start as usize].trim_end();
         match before.ends_with(':') {
             true => Span::new(narrow(before.len() - 1), ty.end),
@@ -19,7 +19,7 @@ impl<'s> Lowering<'s> {
 
     pub(super) fn annotation_in(&mut self, field: u16, it: Option<&ast::TSTypeAnnotation<'_>>) {
         let Some(it) = it else { return };
-        let at = self.from_colon(span(it.span));
+        let at = self.with_colon(span(it.span));
         self.field(field);
         self.node(self.words.TYPE_ANNOTATION, at, |this| this.outer_type(&it.type_annotation));
     }
@@ -32,7 +32,7 @@ impl<'s> Lowering<'s> {
             ast::TSType::TSTypePredicate(_) => words.PREDICATE,
             _ => words.TYPE_ANNOTATION,
         };
-        let at = self.from_colon(span(it.span));
+        let at = self.with_colon(span(it.span));
         self.field(words.RETURN_TYPE);
         self.node(kind, at, |this| this.outer_type(&it.type_annotation));
     }
