@@ -69,6 +69,13 @@ fn says_when(text: &str) -> bool {
     })
 }
 
+/// Tells whether a sentence of a text says what comes out: "The output is a list of crates", "The result is in kg".
+fn says_what_comes_out(text: &str) -> bool {
+    ["The output is ", "The outputs are ", "The result is ", "The results are "]
+        .iter()
+        .any(|words| memchr::memmem::find(text.as_bytes(), words.as_bytes()).is_some())
+}
+
 /// Tells whether a summary is a call with what it gives back: `weigh(crate, unit='kg') -> float`.
 fn opens_with_signature(summary: &str) -> bool {
     let Some((head, gives)) = summary.split_once(" -> ") else { return false };
@@ -133,6 +140,9 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
     }
     // What can be chained gives back its object.
     if memchr::memmem::find(text.as_bytes(), b"an be chained").is_some() {
+        return true;
+    }
+    if says_what_comes_out(text) {
         return true;
     }
     // Most texts have no word of it.

@@ -4,7 +4,7 @@ use std::sync::LazyLock;
 
 use aho_corasick::AhoCorasick;
 
-use crate::model::{DocComment, EntryKind, Mark, MarkStanding, Parameter};
+use crate::model::{DocComment, Entry, EntryKind, Mark, MarkStanding, Parameter};
 use crate::reading::Owe;
 use crate::text::{Source, Span};
 
@@ -61,12 +61,17 @@ const EQUALS: &[&str] = &["==", " == ", " != "];
 /// Elements that set a word apart.
 const ELEMENTS: &[&str] = &["<code>", "<tt>", "<c>", "<i>", "<em>", "<b>", "<var>"];
 
-/// Tells whether a word cannot be spoken, `src` or `n`, as no word of a text is.
-fn is_unspeakable(name: &str, before: &str) -> bool {
-    let vowels = if name.len() == 1 { "aeio" } else { "aeiouy" };
-    // "doesn't"
-    !before.ends_with(['\'', '\u{2019}'])
-        && name.chars().all(|c| c.is_ascii_lowercase() && !vowels.contains(c))
+/// Tells whether a word cannot be spoken, `src`, `n` or `load2`, as no word of a text is.
+fn is_unspeakable(before: &str, name: &str, after: &str) -> bool {
+    // "doesn't", "i.e."
+    if before.ends_with(['\'', '\u{2019}', '.']) || after.starts_with('.') && "eig".contains(name) {
+        return false;
+    }
+    match name.as_bytes() {
+        &[letter] => letter.is_ascii_alphabetic() && !b"aAI".contains(&letter),
+        [first, .., last] if last.is_ascii_digit() => first.is_ascii_lowercase(),
+        _ => name.chars().all(|c| c.is_ascii_lowercase() && !"aeiouy".contains(c)),
+    }
 }
 
 /// Returns the words of a line that no language has and so are names, without anything that sets them apart: `net_load`,
@@ -85,7 +90,7 @@ fn unmistakable(line: &str) -> impl Iterator<Item = &str> {
                 // `load==NULL`, `crate->load`
                 || ["!=", "->"].iter().chain(EQUALS).any(|operator| after.starts_with(operator))
                 || name == "kwargs"
-                || is_unspeakable(name, before)
+                || is_unspeakable(before, name, after)
                 // "Args:" alone opens a list.
                 || name == "args" && !(after.starts_with(':') && before.trim().is_empty()))
     });
@@ -203,13 +208,14 @@ fn listed<'a>(
     doc: &'a DocComment,
     wanted: &'a [String],
 ) -> impl Iterator<Item = &'a str> {
-    let is_entry = |row: u32| doc.entries.iter().any(|entry| entry.lines.0 <= row && row < entry.lines.1);
+    let within = |entry: &Entry, row: u32| entry.lines.0 <= row && row < entry.lines.1;
+    let is_entry = move |row: u32| doc.entries.iter().any(|entry| within(entry, row));
     // A list below an entry may go on with others.
     let is_item =
         |line: Span| doc.notation.as_str() == "google" && source.slice(line).trim_start().starts_with("- ");
     let rows = doc.lines.iter().zip(0..).filter(move |&(line, row)| !is_entry(row) || is_item(*line));
     // Most lines have none of the names.
-    let has_one = |line: Span| {
+    let has_one = move |line: Span| {
         let line = source.slice(line).as_bytes();
         wanted.iter().any(|name| memchr::memmem::find(line, name.as_bytes()).is_some())
     };
@@ -284,6 +290,10 @@ fn listed<'a>(
         let listed = told_in(row).into_iter().chain(above_list(row));
         listed.chain(in_sentences(row)).chain(marked(row))
     });
+    // What comes back is told with what goes in: "@return whether x1 is above x2".
+    let returned = doc.entries_of(EntryKind::Returns).flat_map(|entry| entry.lines.0..entry.lines.1);
+    let returned = returned.filter_map(|row| doc.lines.get(row as usize).zip(Some(row)));
+    let names = names.chain(returned.filter(move |&(line, _)| has_one(*line)).flat_map(marked));
     names.flat_map(move |names| names.split(move |c| !is_word(c)))
 }
 
@@ -405,28 +415,46 @@ fn told_together(parameters: &[Parameter], text: &str) -> Vec<bool> {
 
 /// Tells of each parameter whether a text without entries speaks of it: by its place, with others, as what is given, or by its
 /// type.
-pub(super) fn told_in_sentences(parameters: &[Parameter], text: &str) -> Vec<bool> {
+pub(super) fn told_in_sentences(source: &Source, parameters: &[Parameter], text: &str) -> Vec<bool> {
     let given = given(text);
+    // "The given matrix" is the one parameter that is a `Matrix44<T>`.
+    let type_of = |parameter: &Parameter| {
+        let ty = parameter.ty.map_or("", |ty| source.slice(ty)).trim_start_matches("const ");
+        let name = ty.split(|c: char| !(c.is_alphanumeric() || c == '_' || c == '.')).next()?;
+        let name = name.rsplit('.').next()?.trim_end_matches(|c: char| c.is_ascii_digit());
+        (name.len() > 2 && name.starts_with(|c: char| c.is_uppercase())).then(|| name.to_lowercase())
+    };
+    let kinds: Vec<Option<String>> =
+        if given.is_empty() { Vec::new() } else { parameters.iter().map(type_of).collect() };
+    let only_of = |kind: &String| kinds.iter().flatten().filter(|other| *other == kind).count() == 1;
     let types = types_apart(text);
-    let each = parameters.iter().zip(counted(text).zip(told_together(parameters, text)));
-    let told = each.map(|(parameter, (counted, together))| {
+    let each = parameters.iter().enumerate().zip(counted(text).zip(told_together(parameters, text)));
+    let told = each.map(|((at, parameter), (counted, together))| {
+        let kind = kinds.get(at).and_then(Option::as_ref).filter(|kind| only_of(kind));
+        let by_type = kind.is_some_and(|kind| given.contains(&kind.as_str()));
         let name = parameter.named().map(|name| name.as_str().trim_matches('_'));
         let is_named =
             |name: &str| given.contains(&name) || (!types.is_empty() && types.contains(&squeezed(name)));
-        counted || together || name.is_some_and(is_named)
+        counted || together || by_type || name.is_some_and(is_named)
     });
     told.collect()
 }
 
-/// Returns the words for what is given: "Weighs the given load", "Opens the specified crate file".
+/// Returns the words for what is given: "Weighs the given load", "Opens the specified crate file", "is set to the load
+/// passed in", "every crate specified".
 fn given(text: &str) -> Vec<&str> {
-    const GIVING: &[&str] = &["given", "specified", "provided", "supplied"];
+    const GIVING: &[&str] = &["given", "specified", "provided", "supplied", "passed in", "passed-in"];
     static GIVEN: LazyLock<AhoCorasick> =
         LazyLock::new(|| AhoCorasick::new(GIVING).expect("plain words compile"));
     let is_name = |c: char| c.is_alphanumeric() || c == '_';
     let behind = GIVEN.find_iter(text).flat_map(|found| {
         let words = text[found.end()..].split(|c: char| !is_name(c)).filter(|word| !word.is_empty());
-        words.take(2)
+        let words: Vec<&str> = words.take(3).collect();
+        // "The given number of crates"
+        let told = if words.get(1) == Some(&"of") { 3 } else { 2 };
+        let before = text[..found.start()].strip_suffix(' ');
+        let before = before.and_then(|before| before.rsplit(|c: char| !is_name(c)).next());
+        words.into_iter().take(told).chain(before)
     });
     behind.collect()
 }

@@ -398,6 +398,11 @@ fn hidden_html(text: &str) -> Vec<(usize, usize)> {
         });
         let end = pair.and_then(|(open, close)| {
             let from = at + open.len();
+            if *open == "<code"
+                && let Some(end) = nested_end(text, from, (open, close))
+            {
+                return Some((from, end));
+            }
             // A code span ends with its paragraph at the latest.
             let limit = if *open == "`" {
                 text[from..].find("\n\n").map_or(text.len(), |end| from + end)
@@ -425,6 +430,21 @@ fn hidden_html(text: &str) -> Vec<(usize, usize)> {
         }
     }
     out
+}
+
+/// Returns where the element that is open at `from` is closed, where others of its name are opened and closed inside.
+fn nested_end(text: &str, from: usize, (open, close): (&str, &str)) -> Option<usize> {
+    let (mut depth, mut at) = (1, from);
+    while depth > 0 {
+        at += text[at..].find('<')?;
+        if text[at..].starts_with(close) {
+            depth -= 1;
+        } else if text[at..].strip_prefix(open).is_some_and(|rest| rest.starts_with('>')) {
+            depth += 1;
+        }
+        at += 1;
+    }
+    Some(at - 1)
 }
 
 /// Returns the offset behind the brace that closes the one at `open`.

@@ -30,3 +30,11 @@ int weight(int load, int unit);
 
 /// Indicates if it is full. It is looked at once.
 bool full();
+
+/// Splits A = U * S, where U is what is left of a tank.
+/// The matrices are not weighed. Apply the given matrix to it first.
+void split(int A, int &U, int &S, const Matrix44<T> &m, int level);
+
+/// Compares two tanks.
+/// @return true if x1 is as full as x2, with an error of no more than e
+bool alike(int x1, int x2, int e, int level);

@@ -15,6 +15,9 @@ public class Scale {
      */
     public void parts(int load) {}
 
+    /** Of the form <code>void <i><code>weigh</code></i>(load)</code>. <code>true<code> if it weighs. */
+    public void form() {}
+
     /** A map of {@code Map<A, B> and no end. */
     public void inline() {}
 

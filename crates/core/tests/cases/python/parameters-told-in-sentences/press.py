@@ -253,3 +253,27 @@ class Fleet:
         :param hall: where it stands
         """
         print(hall, args, kwargs)
+
+
+def outer(load1, load2, unit):
+    """Tells how far load1 is above load2. It is in kg.
+
+    The output is a number, in the unit passed in.
+    """
+    return (load1 - load2) / unit
+
+
+def wait(seconds, crates):
+    """Waits a given number of seconds, for every crates given.
+
+    It weighs nothing.
+    """
+    print(seconds, crates)
+
+
+def open_press(path, mode, sharing):
+    """Opens a press, which is weighed.
+
+    Other parameters are optional and have the same semantics as the parameters of `open_hall()`.
+    """
+    print(path, mode, sharing)
