@@ -71,9 +71,12 @@ fn says_when(text: &str) -> bool {
 
 /// Tells whether a sentence of a text says what comes out: "The output is a list of crates", "The result is in kg".
 fn says_what_comes_out(text: &str) -> bool {
-    ["The output is ", "The outputs are ", "The result is ", "The results are "]
-        .iter()
-        .any(|words| memchr::memmem::find(text.as_bytes(), words.as_bytes()).is_some())
+    [
+        "The output is ", "The outputs are ", "The result is ", "The results are ", "The result may be ",
+        "The result will be ",
+    ]
+    .iter()
+    .any(|words| memchr::memmem::find(text.as_bytes(), words.as_bytes()).is_some())
 }
 
 /// Tells whether a summary is a call with what it gives back: `weigh(crate, unit='kg') -> float`.

@@ -405,11 +405,11 @@ fn told_together(parameters: &[Parameter], text: &str) -> Vec<bool> {
             "he argument ", "his argument ", "he parameter ", "his parameter ", "ts argument ",
         ])];
     }
-    if parameters.len() < 3 || !says(&["given ", "specified ", "provided "]) {
+    if parameters.len() < 2 || !says(&["given ", "specified ", "provided ", "supplied "]) {
         return vec![false; parameters.len()];
     }
     let stems: Vec<Option<String>> = parameters.iter().map(stem).collect();
-    let alike = |stem: &Option<String>| stems.iter().filter(|other| *other == stem).count() > 2;
+    let alike = |stem: &Option<String>| stems.iter().filter(|other| *other == stem).count() > 1;
     stems.iter().map(|stem| stem.is_some() && alike(stem)).collect()
 }
 

@@ -693,7 +693,14 @@ fn conclude<N>(walk: &mut Walk<'_, N>, language: &super::Language) {
                         language.dialect == Dialect::JavaScript && signature.parameters.is_empty();
                     Answer::Unknown
                 }
-                (false, false) => Answer::No,
+                (false, false) => {
+                    // So does a script's method that does nothing: `Scale.prototype.weigh = function () {};`
+                    signature.collects |= language.dialect == Dialect::JavaScript
+                        && declaration.kind == Kind::Method
+                        && signature.parameters.is_empty()
+                        && flow::does_nothing(walk.source.slice(Span::new(header_end, end.max(header_end))));
+                    Answer::No
+                }
             };
         }
     }

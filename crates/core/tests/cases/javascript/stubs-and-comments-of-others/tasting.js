@@ -79,3 +79,12 @@ export class SmallScale {}
 Barn.prototype.fold = function (load) {
   // Not here: whoever extends it folds.
 };
+
+/**
+ * Weighs what lies on a scale of any make.
+ *
+ * @param {Crate} crate what lies on it
+ * @param {number} times how often
+ * @return {number} in kg
+ */
+AnyScale.prototype.weigh = function () {};
