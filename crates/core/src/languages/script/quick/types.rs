@@ -47,7 +47,8 @@ impl<'s> Lowering<'s> {
 
     /// Returns the place of a type without the module that it is taken from where it stands: `import("./press").Press`.
     fn behind_import(&self, ty: Span) -> Span {
-        let taken = self.slice(ty).strip_prefix("import(").and_then(|rest| rest.find(")."));
+        let taken = self.slice(ty).strip_prefix("import(").filter(|rest| !rest.contains("import("));
+        let taken = taken.and_then(|rest| rest.find(")."));
         let module = taken.map_or(0, |end| "import(".len() + end + 2);
         Span::new(ty.start + narrow(module), ty.end)
     }
