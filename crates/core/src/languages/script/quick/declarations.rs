@@ -262,9 +262,7 @@ impl<'s> Lowering<'s> {
     }
 
     pub(super) fn global(&mut self, it: &ast::TSGlobalDeclaration<'_>) {
-        let words = self.words;
         self.declared(span(it.span), it.declare, |this, _| this.plain_block(&it.body));
-        _ = words;
     }
 
     fn module_block(&mut self, it: &ast::TSModuleBlock<'_>) {

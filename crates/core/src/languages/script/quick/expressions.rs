@@ -1,7 +1,7 @@
 //! Statements that do something, and expressions; whatever is not told apart here is a node of no particular kind.
 
 use oxc_ast::{AstKind, ast};
-use oxc_ast_visit::{Visit, walk};
+use oxc_ast_visit::Visit;
 use oxc_span::GetSpan;
 use oxc_syntax::scope::ScopeFlags;
 
@@ -450,11 +450,5 @@ impl<'a> Visit<'a> for Lowering<'_> {
 
     fn visit_ts_type_parameter_declaration(&mut self, it: &ast::TSTypeParameterDeclaration<'a>) {
         self.type_parameters(Some(it));
-    }
-
-    fn visit_ts_this_parameter(&mut self, _: &ast::TSThisParameter<'a>) {}
-
-    fn visit_program(&mut self, it: &ast::Program<'a>) {
-        walk::walk_program(self, it);
     }
 }
