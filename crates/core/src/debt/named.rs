@@ -4,7 +4,7 @@ use std::sync::LazyLock;
 
 use aho_corasick::AhoCorasick;
 
-use crate::model::{DocComment, Entry, EntryKind, Mark, MarkStanding, Parameter};
+use crate::model::{DocComment, EntryKind, Mark, MarkStanding, Parameter};
 use crate::reading::Owe;
 use crate::text::{Source, Span};
 
@@ -208,8 +208,8 @@ fn listed<'a>(
     doc: &'a DocComment,
     wanted: &'a [String],
 ) -> impl Iterator<Item = &'a str> {
-    let within = |entry: &Entry, row: u32| entry.lines.0 <= row && row < entry.lines.1;
-    let is_entry = move |row: u32| doc.entries.iter().any(|entry| within(entry, row));
+    let is_entry =
+        move |row: u32| doc.entries.iter().any(|entry| entry.lines.0 <= row && row < entry.lines.1);
     // A list below an entry may go on with others.
     let is_item =
         |line: Span| doc.notation.as_str() == "google" && source.slice(line).trim_start().starts_with("- ");
@@ -417,15 +417,9 @@ fn told_together(parameters: &[Parameter], text: &str) -> Vec<bool> {
 /// type.
 pub(super) fn told_in_sentences(source: &Source, parameters: &[Parameter], text: &str) -> Vec<bool> {
     let given = given(text);
-    // "The given matrix" is the one parameter that is a `Matrix44<T>`.
-    let type_of = |parameter: &Parameter| {
-        let ty = parameter.ty.map_or("", |ty| source.slice(ty)).trim_start_matches("const ");
-        let name = ty.split(|c: char| !(c.is_alphanumeric() || c == '_' || c == '.')).next()?;
-        let name = name.rsplit('.').next()?.trim_end_matches(|c: char| c.is_ascii_digit());
-        (name.len() > 2 && name.starts_with(|c: char| c.is_uppercase())).then(|| name.to_lowercase())
-    };
+    let word = |parameter: &Parameter| word_for_type(source.slice(parameter.ty?));
     let kinds: Vec<Option<String>> =
-        if given.is_empty() { Vec::new() } else { parameters.iter().map(type_of).collect() };
+        if given.is_empty() { Vec::new() } else { parameters.iter().map(word).collect() };
     let only_of = |kind: &String| kinds.iter().flatten().filter(|other| *other == kind).count() == 1;
     let types = types_apart(text);
     let each = parameters.iter().enumerate().zip(counted(text).zip(told_together(parameters, text)));
@@ -438,6 +432,14 @@ pub(super) fn told_in_sentences(source: &Source, parameters: &[Parameter], text:
         counted || together || by_type || name.is_some_and(is_named)
     });
     told.collect()
+}
+
+/// Returns the word that a text has for a parameter of a type: "the given matrix" for a `Matrix44<T>`.
+fn word_for_type(ty: &str) -> Option<String> {
+    let path = ty.trim_start_matches("const ");
+    let path = path.split(|c: char| !(c.is_alphanumeric() || c == '_' || c == '.')).next()?;
+    let name = path.rsplit('.').next()?.trim_end_matches(|c: char| c.is_ascii_digit());
+    (name.len() > 2 && name.starts_with(|c: char| c.is_uppercase())).then(|| name.to_lowercase())
 }
 
 /// Returns the words for what is given: "Weighs the given load", "Opens the specified crate file", "is set to the load

@@ -2,6 +2,7 @@
 
 use tree_sitter::Tree;
 
+use super::Node;
 use crate::text::Span;
 
 /// What a piece of code is.
@@ -37,7 +38,7 @@ impl Class {
 /// a language is needed.
 pub(super) fn classes(tree: &Tree) -> Vec<(Span, Class)> {
     let mut out = Vec::new();
-    let mut cursor = tree.walk();
+    let mut cursor = Node::Parsed(tree.root_node()).walk();
     'nodes: loop {
         let node = cursor.node();
         let kind = node.kind();
@@ -48,9 +49,7 @@ pub(super) fn classes(tree: &Tree) -> Vec<(Span, Class)> {
             word.then_some(Class::Keyword)
         };
         match class {
-            Some(class) if node.start_byte() < node.end_byte() => {
-                out.push((Span::of(node.start_byte(), node.end_byte()), class));
-            }
+            Some(class) if !node.span().is_empty() => out.push((node.span(), class)),
             _ if cursor.goto_first_child() => continue,
             _ => {}
         }

@@ -231,12 +231,6 @@ pub(super) fn is_conditional(source: &Source, thrown: Span) -> bool {
     code.any(|part| [" if ", " unless "].iter().any(|word| part.contains(word)))
 }
 
-/// Tells whether a body in braces holds nothing.
-pub(super) fn does_nothing(body: &str) -> bool {
-    let inner = body.trim_end_matches([';', ' ', '\n', '\r']).strip_prefix('{');
-    inner.and_then(|inner| inner.strip_suffix('}')).is_some_and(|inner| inner.trim().is_empty())
-}
-
 /// Tells whether a body begins by throwing, and so does nothing else, unless a condition stands behind.
 pub(super) fn only_throws(body: &str) -> bool {
     let mut first = body;

@@ -2,18 +2,17 @@
 
 use tree_sitter::Tree;
 
-use super::walk::span;
 use super::{Action, Grammar, Node, Token};
 use crate::text::Span;
 
 /// Returns what the grammar stumbled at: error nodes, and the places of missing tokens.
 pub(super) fn errors(tree: &Tree) -> Vec<Span> {
     let mut out = Vec::new();
-    let mut cursor = tree.walk();
+    let mut cursor = Node::Parsed(tree.root_node()).walk();
     'nodes: loop {
         let node = cursor.node();
         if node.is_error() || node.is_missing() {
-            out.push(span(Node::Parsed(node)));
+            out.push(node.span());
         } else if node.has_error() && cursor.goto_first_child() {
             continue;
         }
@@ -29,16 +28,15 @@ pub(super) fn errors(tree: &Tree) -> Vec<Span> {
 /// Returns the tokens outside comments and docstrings.
 pub(super) fn tokens<G: Grammar>(grammar: &G, tree: &Tree) -> Vec<Token> {
     let mut out = Vec::new();
-    let mut cursor = tree.walk();
+    let mut cursor = Node::Parsed(tree.root_node()).walk();
     'nodes: loop {
         let node = cursor.node();
-        let comment = matches!(grammar.table().action(Node::Parsed(node)), Action::Comment)
-            || grammar.is_docstring(Node::Parsed(node));
+        let comment = matches!(grammar.table().action(node), Action::Comment) || grammar.is_docstring(node);
         if !comment {
             if cursor.goto_first_child() {
                 continue;
             }
-            let at = span(Node::Parsed(node));
+            let at = node.span();
             if !at.is_empty() {
                 out.push(Token { kind: node.kind_id(), span: at });
             }

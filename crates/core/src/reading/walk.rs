@@ -1,6 +1,8 @@
 //! The one traversal of the syntax tree: holds the scopes, gathers declarations, comments, what leaves
 //! each body, and what could not be read. Languages answer; none has a loop of its own over the tree.
 
+use smol_str::{SmolStr, format_smolstr};
+
 use super::flow::{self, Flow};
 use super::mask::begin_of;
 use super::node::Tree;
@@ -10,7 +12,6 @@ use crate::model::{
     Name, Origin, Outline, RawComment, Receiver, Surface, Thrown,
 };
 use crate::text::{Source, Span, narrow};
-use smol_str::{SmolStr, format_smolstr};
 
 /// What a node opens for the nodes inside it.
 #[derive(Clone, Debug)]
@@ -73,13 +74,13 @@ impl<'t, N: Copy> Walk<'t, N> {
     /// Returns the text of a node.
     #[must_use]
     pub fn text(&self, node: Node<'_>) -> &'t str {
-        self.source.slice(span(node))
+        self.source.slice(node.span())
     }
 
     /// Returns the span of a node.
     #[must_use]
     pub fn span(&self, node: Node<'_>) -> Span {
-        span(node)
+        node.span()
     }
 
     /// Returns the child of a node in a field.
@@ -102,7 +103,7 @@ impl<'t, N: Copy> Walk<'t, N> {
             return at.checked_sub(1).map(|above| self.path[above]);
         }
         let &current = self.path.last()?;
-        if !span(current).contains(span(node)) {
+        if !current.span().contains(node.span()) {
             return node.parent();
         }
         let mut around = current;
@@ -164,14 +165,14 @@ impl<'t, N: Copy> Walk<'t, N> {
     /// Begins a declaration: name, place, body, and whether it is local or a test's.
     #[must_use]
     pub fn start(&self, kind: Kind, name: Node<'_>, node: Node<'_>, body: Option<Node<'_>>) -> Declaration {
-        let mut declaration = Declaration::new(kind, Name::new(self.text(name)), span(name), span(node));
+        let mut declaration = Declaration::new(kind, Name::new(self.text(name)), name.span(), node.span());
         declaration.span.start = begin_of(self.source, self.given, declaration.span.start);
         declaration.unasked = self.in_code();
         if self.is_test == Some(true) {
             declaration.excuses.push(Excuse::Tests);
         }
         if let Some(body) = body {
-            declaration.header_end = span(body).start;
+            declaration.header_end = body.span().start;
             declaration.body = Body::Present;
         }
         declaration
@@ -424,7 +425,7 @@ impl<'t, N: Copy> Walk<'t, N> {
 
     /// Notes what is called in a body of which the grammar was not given all.
     pub fn calls_left_out(&mut self, block: Node<'_>) {
-        let block = span(block);
+        let block = block.span();
         let first = self.left_out.partition_point(|&at| at < block.start);
         // Comments may stand before the place that was noted.
         let before = |at: &u32| {
@@ -617,12 +618,12 @@ fn visit<'t, G: Grammar>(grammar: &G, walk: &mut Walk<'t, G::Node>, node: Node<'
             Next::Over
         }
         Action::Separator => {
-            let separator = span(node);
+            let separator = node.span();
             walk.outline.separators.push(separator);
             Next::Over
         }
         Action::Ask(kind) => {
-            walk.current = span(node);
+            walk.current = node.span();
             grammar.enter(walk, node, kind)
         }
     };
@@ -638,7 +639,7 @@ fn visit<'t, G: Grammar>(grammar: &G, walk: &mut Walk<'t, G::Node>, node: Node<'
 
 /// Notes an error range; errors inside an error are part of it.
 fn note_unparsed<N: Copy>(walk: &mut Walk<'_, N>, node: Node<'_>) {
-    let found = span(node);
+    let found = node.span();
     if walk.outline.unparsed.last().is_none_or(|last| !last.contains(found)) && !found.is_empty() {
         walk.outline.unparsed.push(found);
     }
@@ -693,14 +694,7 @@ fn conclude<N>(walk: &mut Walk<'_, N>, language: &super::Language) {
                         language.dialect == Dialect::JavaScript && signature.parameters.is_empty();
                     Answer::Unknown
                 }
-                (false, false) => {
-                    // So does a script's method that does nothing: `Scale.prototype.weigh = function () {};`
-                    signature.collects |= language.dialect == Dialect::JavaScript
-                        && declaration.kind == Kind::Method
-                        && signature.parameters.is_empty()
-                        && flow::does_nothing(walk.source.slice(Span::new(header_end, end.max(header_end))));
-                    Answer::No
-                }
+                (false, false) => Answer::No,
             };
         }
     }
@@ -763,10 +757,6 @@ fn callee(text: &str) -> Option<(Receiver, Name)> {
         _ => Receiver::Other,
     };
     (receiver != Receiver::Other).then_some((receiver, name))
-}
-
-pub(super) fn span(node: Node<'_>) -> Span {
-    node.span()
 }
 
 const fn has_code(kind: Kind) -> bool {

@@ -115,7 +115,7 @@ fn names_another(file: &FileReading<'_>, declaration: &Declaration, doc: &DocCom
     })
 }
 
-/// `weigh: function() {}`, `weigh() {}`: it takes and does nothing, and shows what others are to write.
+/// `weigh: function() {}`, `weigh = async function() {}`, `weigh() {}`: it takes and does nothing, and shows what others are to write.
 fn is_to_be_written(file: &FileReading<'_>, declaration: &Declaration) -> bool {
     let behind = Span::new(declaration.name_span.end, declaration.span.end.max(declaration.name_span.end));
     if behind.len() >= 128 || declaration.kind == Kind::Constructor {
@@ -136,5 +136,6 @@ fn is_to_be_written(file: &FileReading<'_>, declaration: &Declaration) -> bool {
     }
     let bare: String = before.chars().filter(|c| !c.is_whitespace()).chain("{}".chars()).collect();
     let head = bare.strip_suffix("(){}").map(|head| head.trim_start_matches([':', '=']));
+    let head = head.map(|head| head.strip_prefix("async").unwrap_or(head));
     head.is_some_and(|head| (head.is_empty() && declaration.owner.is_some()) || head.starts_with("function"))
 }

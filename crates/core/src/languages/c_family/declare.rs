@@ -2,7 +2,6 @@
 
 use std::collections::{HashMap, HashSet};
 
-use crate::reading::Node;
 use smol_str::SmolStr;
 
 use super::kinds::C;
@@ -11,7 +10,7 @@ use crate::languages::shared::without_comments;
 use crate::model::{
     Answer, Body, ClosedSet, Declaration, Doc, Excuse, Kind, Name, Parameter, Returns, Signature, Surface,
 };
-use crate::reading::{Scope, Walk};
+use crate::reading::{Node, Scope, Walk};
 use crate::text::Span;
 
 /// A declarator taken apart.

@@ -1,11 +1,9 @@
 //! What leaves a C++ body.
 
-use crate::reading::Node;
-
 use super::kinds::C;
 use crate::languages::shared::{note_guarded, raises_made};
 use crate::model::Name;
-use crate::reading::{Scope, Walk};
+use crate::reading::{Node, Scope, Walk};
 use crate::text::Span;
 
 /// Stands for everything that can be thrown.

@@ -1,11 +1,9 @@
 //! Lists of parameters, and of those of templates.
 
-use crate::reading::Node;
-
 use super::declare::declared;
 use super::kinds::C;
 use crate::model::{Name, ParamName, Parameter, TypeParameter, Variadic};
-use crate::reading::Walk;
+use crate::reading::{Node, Walk};
 use crate::text::{Source, Span};
 
 /// Returns what a function takes.

@@ -31,16 +31,14 @@ mod types;
 mod values;
 mod words;
 
-use crate::reading::Node;
-
 use self::kinds::C;
 use self::lexer::{Lexeme, Sort};
 use self::mask::Plainer;
 use crate::languages::shared::{is_doc_block, is_test_path, join, line_between, take_out};
 use crate::model::{Carrier, Doc, NotationId, Outline};
 use crate::reading::{
-    Class, CommentForm, Demand, Deprecation, Given, Grammar, GrammarReader, Halves, Language, Next, Owe,
-    Parsers, Reader, Scope, Token, Vocabulary, Walk, Wishes, commands_in, leaves_out,
+    Class, CommentForm, Demand, Deprecation, Given, Grammar, GrammarReader, Halves, Language, Next, Node,
+    Owe, Parsers, Reader, Scope, Token, Vocabulary, Walk, Wishes, commands_in, leaves_out,
 };
 use crate::text::{Source, Span};
 

@@ -1,14 +1,12 @@
 //! C# nodes to declarations.
 
-use crate::reading::Node;
-
 use super::kinds::{self, CSharp};
 use super::parameters::{parameters, type_parameters};
 use crate::model::{
     Answer, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Parts, Returns, Signature,
     Surface,
 };
-use crate::reading::{Scope, Walk};
+use crate::reading::{Node, Scope, Walk};
 use crate::text::Span;
 
 /// Attributes that mark a method as a test.

@@ -3,14 +3,12 @@
 use std::ops::Range;
 use std::sync::LazyLock;
 
-use crate::reading::Node;
-
 use super::kinds::{self, CSharp};
 use super::{CSHARP, declare, flow, pointers};
 use crate::languages::shared::{
     Braces, Heads, block_form, first_branches, is_test_path, literals, plain_words, without_plain_bodies,
 };
-use crate::reading::{CommentForm, Given, Grammar, Language, Next, Scope, Vocabulary, Walk};
+use crate::reading::{CommentForm, Given, Grammar, Language, Next, Node, Scope, Vocabulary, Walk};
 use crate::text::Span;
 
 /// The grammar of C#.

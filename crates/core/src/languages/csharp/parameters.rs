@@ -1,10 +1,8 @@
 //! Parameter lists of C#.
 
-use crate::reading::Node;
-
 use super::kinds::{self, CSharp};
 use crate::model::{Name, ParamName, Parameter, TypeParameter, Variadic};
-use crate::reading::Walk;
+use crate::reading::{Node, Walk};
 
 /// Reads a parameter list. The grammar puts a `params` parameter into the list itself, as a type and a
 /// name side by side.

@@ -1,13 +1,11 @@
 //! Go nodes to declarations.
 
-use crate::reading::Node;
-
 use super::Go;
 use crate::model::{
     Answer, ClosedSet, CommentId, Declaration, Doc, Excuse, Kind, ParamName, Parameter, Returns, Surface,
     TypeParameter, Variadic,
 };
-use crate::reading::{Scope, Walk};
+use crate::reading::{Node, Scope, Walk};
 use crate::text::{Span, narrow};
 
 /// Methods of interfaces of the standard library whose names others have as well: with the types that each takes and gives.

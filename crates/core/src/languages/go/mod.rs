@@ -8,15 +8,13 @@ mod declare;
 
 use std::sync::LazyLock;
 
-use crate::reading::Node;
-
 use crate::languages::shared::{
     Braces, Heads, Opens, is_test_path, literals, plain_words, without_plain_bodies,
 };
 use crate::model::{Carrier, Doc, NotationId};
 use crate::reading::{
     CommentForm, CommentPlace, Demand, Examples, Given, Grammar, GrammarReader, Language, MemberLinks, Next,
-    Owe, Vocabulary, Walk, kinds,
+    Node, Owe, Vocabulary, Walk, kinds,
 };
 
 /// Go.

@@ -1,13 +1,11 @@
 //! Java nodes to declarations.
 
-use crate::reading::Node;
-
 use super::kinds::{self, Java};
 use crate::model::{
     Answer, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter,
     Returns, Signature, Surface, Thrown, TypeParameter, Variadic,
 };
-use crate::reading::{Scope, Walk};
+use crate::reading::{Node, Scope, Walk};
 use crate::text::{Span, narrow};
 
 /// What the modifiers of a declaration say.

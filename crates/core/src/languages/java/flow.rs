@@ -1,11 +1,9 @@
 //! What leaves a Java body.
 
-use crate::reading::Node;
-
 use super::kinds::{self, Java};
 use crate::languages::shared::refuses_null;
 use crate::model::{Answer, Name, Origin};
-use crate::reading::{Next, Raised, Scope, Walk};
+use crate::reading::{Next, Node, Raised, Scope, Walk};
 
 /// Types that a handler may name without telling what was thrown.
 const VAGUE: &[&str] = &["Throwable", "Exception", "RuntimeException", "Error"];

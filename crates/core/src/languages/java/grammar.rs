@@ -2,14 +2,12 @@
 
 use std::sync::LazyLock;
 
-use crate::reading::Node;
-
 use super::kinds::{self, Java};
 use super::{JAVA, declare, flow};
 use crate::languages::shared::{
     Braces, Heads, block_form, is_test_path, literals, plain_words, without_plain_bodies,
 };
-use crate::reading::{CommentForm, Given, Grammar, Language, Next, Scope, Vocabulary, Walk};
+use crate::reading::{CommentForm, Given, Grammar, Language, Next, Node, Scope, Vocabulary, Walk};
 
 /// The grammar of Java.
 pub(in crate::languages) struct JavaGrammar;

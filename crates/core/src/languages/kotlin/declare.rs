@@ -1,14 +1,12 @@
 //! Kotlin nodes to declarations.
 
-use crate::reading::Node;
-
 use super::Kotlin;
 use crate::languages::shared::exempt_all_but_properties;
 use crate::model::{
     Answer, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Origin, Parameter, Returns, Surface,
     Thrown, TypeParameter, Variadic,
 };
-use crate::reading::Walk;
+use crate::reading::{Node, Walk};
 use crate::text::Span;
 
 /// What the modifiers of a declaration say.

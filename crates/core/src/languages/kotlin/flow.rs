@@ -1,11 +1,9 @@
 //! What leaves a Kotlin body.
 
-use crate::reading::Node;
-
 use super::Kotlin;
 use crate::languages::shared::{note_guarded, raises_made};
 use crate::model::{Answer, Name, Origin};
-use crate::reading::{Raised, Scope, Walk};
+use crate::reading::{Node, Raised, Scope, Walk};
 
 /// Handlers of these say nothing of what was thrown.
 const VAGUE: &[&str] = &["Throwable", "Exception", "RuntimeException", "Error"];

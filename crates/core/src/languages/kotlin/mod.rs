@@ -10,8 +10,6 @@ mod mask;
 
 use std::sync::LazyLock;
 
-use crate::reading::Node;
-
 use crate::languages::shared::{
     Braces, Heads, JVM_AMBIENT, JVM_EXCEPTIONS, JVM_WORDS, Opens, block_form, is_test_path, literals,
     plain_words, without_plain_bodies,
@@ -19,7 +17,7 @@ use crate::languages::shared::{
 use crate::model::{Dialect, NotationId};
 use crate::reading::{
     CommentForm, Demand, Deprecation, Examples, Given, Grammar, GrammarReader, Language, MemberLinks, Next,
-    Owe, Scope, Vocabulary, Walk, kinds,
+    Node, Owe, Scope, Vocabulary, Walk, kinds,
 };
 use crate::text::Span;
 

@@ -2,14 +2,13 @@
 
 use std::collections::{HashMap, HashSet};
 
-use crate::reading::Node;
 use smol_str::{SmolStr, format_smolstr};
 
 use super::kinds::Lua;
 use crate::model::{
     Answer, DeclId, Declaration, Kind, Name, ParamName, Parameter, Returns, Surface, TypeParameter, Variadic,
 };
-use crate::reading::{Scope, Walk};
+use crate::reading::{Node, Scope, Walk};
 use crate::text::{Span, narrow};
 
 /// A name as it is written, taken apart: `a.b.c`, `a.b:c`.

@@ -10,15 +10,14 @@ mod statements;
 
 use std::sync::LazyLock;
 
-use crate::reading::Node;
 use aho_corasick::AhoCorasick;
 
 use self::kinds::Lua;
 use crate::languages::shared::{is_test_path, plain_words, skims_calling};
 use crate::model::{Carrier, Doc, NotationId};
 use crate::reading::{
-    CommentForm, CommentPlace, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary,
-    Walk,
+    CommentForm, CommentPlace, Demand, Given, Grammar, GrammarReader, Language, Next, Node, Owe, Scope,
+    Vocabulary, Walk,
 };
 
 const ANNOTATIONS: &[NotationId] = &[NotationId::new("annotations")];

@@ -1,13 +1,11 @@
 //! PHP nodes to declarations, and what leaves a body.
 
-use crate::reading::Node;
-
 use super::Php;
 use crate::languages::shared::{raises_made, says_left_to_others};
 use crate::model::{
     Answer, ClosedSet, Declaration, Excuse, Kind, Name, Parameter, Returns, Surface, Variadic,
 };
-use crate::reading::{Scope, Walk};
+use crate::reading::{Node, Scope, Walk};
 use crate::text::Span;
 
 /// Opens a namespace: what follows, or what is in its braces.

@@ -10,16 +10,14 @@ mod types;
 
 use std::sync::LazyLock;
 
-use crate::reading::Node;
-
 use crate::languages::shared::{
     Braces, Heads, Opens, block_form, is_test_path, literals, note_guard_in, plain_words,
     without_plain_bodies,
 };
 use crate::model::{Carrier, Dialect, Doc, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Deprecation, Examples, Given, Grammar, GrammarReader, Language, Next, Owe, Scope,
-    Vocabulary, Walk, kinds,
+    CommentForm, Demand, Deprecation, Examples, Given, Grammar, GrammarReader, Language, Next, Node, Owe,
+    Scope, Vocabulary, Walk, kinds,
 };
 
 /// PHP.

@@ -1,7 +1,5 @@
 //! Python nodes to declarations.
 
-use crate::reading::Node;
-
 use super::kinds::{self, Python};
 use super::parameters::{data_fields, parameters, type_parameters};
 use super::{docstring, flow};
@@ -9,7 +7,7 @@ use crate::model::{
     Answer, Attached, Body, ClosedSet, Construction, Declaration, Excuse, Kind, Misplaced, Name, Returns,
     Signature, Surface,
 };
-use crate::reading::{Scope, Walk};
+use crate::reading::{Node, Scope, Walk};
 
 /// What the decorators above a definition say.
 #[derive(Default)]

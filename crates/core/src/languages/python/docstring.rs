@@ -1,10 +1,8 @@
 //! Docstrings: the string that is the first statement of a body.
 
-use crate::reading::Node;
-
 use super::kinds::Python;
 use crate::model::CommentId;
-use crate::reading::{Table, Walk};
+use crate::reading::{Node, Table, Walk};
 use crate::text::{Span, is_filled_by_code};
 
 /// Returns the string of a statement that consists of a string alone, joined ones included.

@@ -1,11 +1,9 @@
 //! What leaves a Python body.
 
-use crate::reading::Node;
-
 use super::kinds::{self, Python};
 use crate::languages::shared::refuses_null;
 use crate::model::{Answer, Name, Origin};
-use crate::reading::{Next, Raised, Scope, Walk};
+use crate::reading::{Next, Node, Raised, Scope, Walk};
 use crate::text::Span;
 
 /// Types that a handler may name without telling what was thrown.

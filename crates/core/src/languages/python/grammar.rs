@@ -1,12 +1,10 @@
 //! The answers of Python to the walk: which node declares, which one acts.
 
-use crate::reading::Node;
-
 use super::kinds::{self, Python};
 use super::{PYTHON, declare, docstring, finish, flow, statements};
 use crate::languages::shared::is_test_path;
 use crate::model::{Carrier, Doc};
-use crate::reading::{CommentForm, Given, Grammar, Language, Next, Scope, Vocabulary, Walk};
+use crate::reading::{CommentForm, Given, Grammar, Language, Next, Node, Scope, Vocabulary, Walk};
 
 /// The grammar of Python.
 pub(in crate::languages) struct PythonGrammar;

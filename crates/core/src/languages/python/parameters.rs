@@ -1,11 +1,9 @@
 //! Parameter lists of Python, and the fields that stand for one in data classes.
 
-use crate::reading::Node;
-
 use super::docstring;
 use super::kinds::{self, Python};
 use crate::model::{Name, ParamName, Parameter, TypeParameter, Variadic};
-use crate::reading::Walk;
+use crate::reading::{Node, Walk};
 use crate::text::Span;
 
 /// How a field of an `attrs` class is made.

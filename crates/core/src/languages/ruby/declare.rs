@@ -2,7 +2,6 @@
 
 use std::collections::HashMap;
 
-use crate::reading::Node;
 use smol_str::{SmolStr, format_smolstr};
 
 use super::Ruby;
@@ -11,7 +10,7 @@ use crate::model::{
     Answer, ClosedSet, DeclId, Declaration, Excuse, Kind, Name, Origin, ParamName, Parameter, Parts,
     RawComment, Returns, Surface, Variadic,
 };
-use crate::reading::{Next, Raised, Scope, Walk};
+use crate::reading::{Next, Node, Raised, Scope, Walk};
 use crate::text::Span;
 
 fn begin_declaration<'t>(walk: &Walk<'t, Ruby>, kind: Kind, name: Node<'t>, node: Node<'t>) -> Declaration {

@@ -10,14 +10,13 @@ mod types;
 
 use std::sync::LazyLock;
 
-use crate::reading::Node;
 use aho_corasick::AhoCorasick;
 
 use crate::languages::shared::{is_test_path, plain_words, skims_calling};
 use crate::model::{Answer, Carrier, Dialect, Doc, Kind, NotationId};
 use crate::reading::{
-    CommentForm, CommentPlace, Demand, Given, Grammar, GrammarReader, Language, Next, Owe, Scope, Vocabulary,
-    Walk, kinds,
+    CommentForm, CommentPlace, Demand, Given, Grammar, GrammarReader, Language, Next, Node, Owe, Scope,
+    Vocabulary, Walk, kinds,
 };
 
 /// Ruby.

@@ -2,7 +2,6 @@
 
 use std::collections::HashMap;
 
-use crate::reading::Node;
 use smol_str::SmolStr;
 
 use super::Rust;
@@ -11,7 +10,7 @@ use crate::model::{
     Answer, Attached, ClosedSet, Declaration, Doc, Excuse, Kind, ModuleLink, Name, Origin, ParamName,
     Parameter, RawComment, Returns, Signature, Surface, Thrown, TypeParameter, Variadic,
 };
-use crate::reading::{Raised, Scope, Walk};
+use crate::reading::{Node, Raised, Scope, Walk};
 use crate::text::Span;
 
 /// What the attributes of an item say.

@@ -10,15 +10,13 @@ mod macros;
 
 use std::sync::LazyLock;
 
-use crate::reading::Node;
-
 use crate::languages::shared::{
     Braces, Heads, Opens, is_test_path, literals, plain_words, skims, without_plain_bodies,
 };
 use crate::model::{Carrier, Doc, NotationId, Surface};
 use crate::reading::{
     CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Hierarchy, Language, MemberLinks,
-    ModuleComment, Next, Owe, Scope, Vocabulary, Walk, kinds,
+    ModuleComment, Next, Node, Owe, Scope, Vocabulary, Walk, kinds,
 };
 
 /// The sections that stand for exceptions; none answers for another.

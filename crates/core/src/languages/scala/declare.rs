@@ -1,14 +1,12 @@
 //! Scala nodes to declarations, and what leaves a body.
 
-use crate::reading::Node;
-
 use super::Scala;
 use crate::languages::shared::{exempt_all_but_properties, raises_made};
 use crate::model::{
     Answer, ClosedSet, Construction, Declaration, Excuse, Kind, Name, Origin, Parameter, Returns, Surface,
     Thrown, TypeParameter, Variadic,
 };
-use crate::reading::{Next, Scope, Walk};
+use crate::reading::{Next, Node, Scope, Walk};
 use crate::text::Span;
 
 /// A declaration: what it is, its name, its node, and the children of that, which are gone through once.

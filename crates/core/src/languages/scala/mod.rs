@@ -8,16 +8,14 @@ mod declare;
 
 use std::sync::LazyLock;
 
-use crate::reading::Node;
-
 use crate::languages::shared::{
     Braces, Heads, JVM_AMBIENT, JVM_EXCEPTIONS, JVM_WORDS, Opens, block_form, is_test_path, literals,
     note_guard, plain_words, without_plain_bodies,
 };
 use crate::model::{Dialect, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Given, Grammar, GrammarReader, Language, MemberLinks, Next, Owe, Scope, Vocabulary,
-    Walk, kinds,
+    CommentForm, Demand, Given, Grammar, GrammarReader, Language, MemberLinks, Next, Node, Owe, Scope,
+    Vocabulary, Walk, kinds,
 };
 
 /// Scala.

@@ -1,10 +1,8 @@
 //! What compilers make of asynchronous functions for older readers: `return __awaiter(this, arguments, void 0, function* (crate) {…})`.
 
-use crate::reading::Node;
-
 use super::kinds::Script;
 use crate::model::Answer;
-use crate::reading::Walk;
+use crate::reading::{Node, Walk};
 
 /// Returns the function that an asynchronous body was moved to, where a call is one that runs it.
 pub(super) fn awaited<'t>(walk: &Walk<'t, Script>, call: Node<'t>) -> Option<Node<'t>> {

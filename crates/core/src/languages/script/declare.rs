@@ -1,7 +1,5 @@
 //! JavaScript and TypeScript nodes to declarations.
 
-use crate::reading::Node;
-
 use super::compiled::moved_to;
 use super::kinds::Script;
 use super::parameters::{annotated, parameters, type_parameters};
@@ -10,7 +8,7 @@ use crate::model::{
     Answer, Body, ClosedSet, Construction, DeclId, Declaration, Excuse, Kind, Name, Returns, Signature,
     Surface,
 };
-use crate::reading::{Next, Scope, Walk};
+use crate::reading::{Next, Node, Scope, Walk};
 use crate::text::Span;
 
 impl Walk<'_, Script> {

@@ -1,12 +1,10 @@
 //! What a module of JavaScript or TypeScript gives out, wherever in the file it says so.
 
-use crate::reading::Node;
-
 use super::declare::{bare_name, bind_value, is_documented, unwrapped, wrapper};
 use super::kinds::Script;
 use super::links;
 use crate::model::{Declaration, Kind, Name, Surface};
-use crate::reading::{Scope, Walk};
+use crate::reading::{Node, Scope, Walk};
 use crate::text::Span;
 
 /// Notes what an `export` gives out.

@@ -1,13 +1,11 @@
 //! What leaves a body of JavaScript or TypeScript.
 
-use crate::reading::Node;
-
 use super::compiled::{awaited, stands_for_await, value_of_steps};
 use super::declare::{is_nothing, value_of};
 use super::kinds::Script;
 use crate::languages::shared::{raises_made, says_left_to_others};
 use crate::model::{Answer, Name};
-use crate::reading::{Scope, Walk};
+use crate::reading::{Node, Scope, Walk};
 
 /// The type that stands for everything that can be thrown.
 const ANYTHING: &str = "Error";

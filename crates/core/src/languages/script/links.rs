@@ -1,11 +1,10 @@
 //! What a module of JavaScript or TypeScript takes from others, and under which names it gives things out.
 
-use crate::reading::Node;
 use smol_str::SmolStr;
 
 use super::kinds::Script;
 use crate::model::ModuleLink;
-use crate::reading::Walk;
+use crate::reading::{Node, Walk};
 
 /// Notes what an `import` takes.
 pub(super) fn import<'t>(walk: &mut Walk<'t, Script>, node: Node<'t>) {

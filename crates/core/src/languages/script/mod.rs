@@ -23,14 +23,12 @@ mod types;
 
 use std::cell::LazyCell;
 
-use crate::reading::Node;
-
 use self::kinds::Script;
 use crate::languages::shared::{block_form, is_test_path, opens_with_tag};
 use crate::model::{Declaration, Dialect, Doc, Name, NotationId, Outline, Parameter};
 use crate::reading::{
-    Class, CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Half, Halves, Language, Next, Owe,
-    Parsers, Reader, Token, Vocabulary, Walk, Wishes,
+    Class, CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Half, Halves, Language, Next, Node,
+    Owe, Parsers, Reader, Token, Vocabulary, Walk, Wishes,
 };
 use crate::text::{Source, Span};
 

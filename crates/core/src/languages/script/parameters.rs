@@ -1,10 +1,8 @@
 //! Parameter lists and type parameters of JavaScript and TypeScript.
 
-use crate::reading::Node;
-
 use super::kinds::Script;
 use crate::model::{Name, ParamName, Parameter, TypeParameter, Variadic};
-use crate::reading::Walk;
+use crate::reading::{Node, Walk};
 use crate::text::Span;
 
 /// Returns the parameters of a callable; `this` is none.

@@ -1,9 +1,7 @@
 //! Conditions of simple guards, as text.
 
-use crate::reading::Node;
-
 use crate::model::{Name, Origin};
-use crate::reading::{Raised, Walk};
+use crate::reading::{Node, Raised, Walk};
 use crate::text::Span;
 
 /// Notes the condition of an `if` that does nothing but throw; a block around the throw is seen through.

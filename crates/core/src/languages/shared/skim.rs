@@ -1,9 +1,8 @@
 //! Looks at bodies as text before they are gone into: most hold nothing that matters to callers.
 
-use crate::reading::Node;
 use aho_corasick::AhoCorasick;
 
-use crate::reading::{Next, Walk};
+use crate::reading::{Next, Node, Walk};
 
 /// Passes over a body that holds none of the words of `facts`, noting whether it calls something.
 pub(in crate::languages) fn skims<N: Copy>(

@@ -1,13 +1,11 @@
 //! Swift nodes to declarations.
 
-use crate::reading::Node;
-
 use super::Swift;
 use crate::model::{
     Answer, ClosedSet, Declaration, Excuse, Extension, Kind, Name, Origin, ParamName, Parameter, Returns,
     Surface, Thrown, TypeParameter, Variadic,
 };
-use crate::reading::{Scope, Walk};
+use crate::reading::{Node, Scope, Walk};
 use crate::text::{Source, Span};
 
 /// Returns the access level that modifiers name.

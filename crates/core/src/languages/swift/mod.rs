@@ -9,15 +9,13 @@ mod mask;
 
 use std::sync::LazyLock;
 
-use crate::reading::Node;
-
 use crate::languages::shared::{
     Braces, Heads, Opens, block_form, first_branches, is_test_path, literals, narrow_by_type, plain_words,
     without_plain_bodies,
 };
 use crate::model::{Carrier, NotationId};
 use crate::reading::{
-    CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Language, MemberLinks, Next, Owe,
+    CommentForm, Demand, Examples, Given, Grammar, GrammarReader, Language, MemberLinks, Next, Node, Owe,
     TypeWords, Vocabulary, Walk, kinds,
 };
 use crate::text::Span;

@@ -87,4 +87,4 @@ Barn.prototype.fold = function (load) {
  * @param {number} times how often
  * @return {number} in kg
  */
-AnyScale.prototype.weigh = function () {};
+AnyScale.prototype.weigh = async function () {};
