@@ -194,7 +194,7 @@ pub fn collect(reading: &FileReading<'_>, review: &FileReview) -> FilePage {
             rule: finding.raw.rule.as_str(),
             level: finding.level.as_str(),
             subject: finding.raw.subject.to_string(),
-            message: finding.raw.message.clone(),
+            message: finding.raw.message.to_string(),
             line: reading.source.line(finding.raw.span.start),
         });
     }

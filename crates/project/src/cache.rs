@@ -10,6 +10,7 @@ use std::io::Write;
 use std::path::{Path, PathBuf};
 use std::time::{Duration, SystemTime};
 
+use arcstr::{ArcStr, Substr};
 use serde::{Deserialize, Serialize};
 use smol_str::SmolStr;
 use vinequill_core::coverage::Tally;
@@ -19,7 +20,7 @@ use vinequill_core::rules;
 use vinequill_core::text::{Edit, Span};
 
 /// What every file of the cache opens with; another form has another number.
-const MAGIC: &[u8] = b"vinequill cache 4\n";
+const MAGIC: &[u8] = b"vinequill cache 5\n";
 
 /// Files of the cache that nobody has used for this long are removed.
 const KEPT_FOR: Duration = Duration::from_secs(60 * 60 * 24 * 30);
@@ -65,11 +66,12 @@ pub(crate) fn hash(bytes: &[u8]) -> ContentHash {
 /// How things stand in each family of languages: the same where the same is known.
 pub(crate) type States = HashMap<SmolStr, ContentHash>;
 
-/// What is known of one file.
+/// What is known of one file. What was kept is not copied out of the bytes that hold it.
 #[derive(Clone, Debug, Serialize, Deserialize)]
-pub(crate) struct Record {
+pub(crate) struct Record<'k> {
     /// Its path, relative to the project.
-    pub(crate) path: SmolStr,
+    #[serde(borrow)]
+    pub(crate) path: Cow<'k, str>,
     /// The languages that share what is known with this file's.
     pub(crate) family: SmolStr,
     pub(crate) stamp: Stamp,
@@ -77,15 +79,17 @@ pub(crate) struct Record {
     pub(crate) content: ContentHash,
     /// The length of its text in bytes.
     pub(crate) length: u64,
-    pub(crate) facts: Facts,
+    #[serde(borrow)]
+    pub(crate) facts: Facts<'k>,
     /// It is marked as generated.
     pub(crate) generated: bool,
     /// The id of the language that its content is in.
     pub(crate) language: SmolStr,
-    pub(crate) review: Option<StoredReview>,
+    #[serde(borrow)]
+    pub(crate) review: Option<StoredReview<'k>>,
 }
 
-impl Record {
+impl Record<'_> {
     /// Tells whether its review was made with what its family knows now; of a generated file none is.
     pub(crate) fn is_reviewed(&self, states: &States) -> bool {
         let state = states.get(&self.family);
@@ -95,11 +99,11 @@ impl Record {
 
 /// Bytes of something that is only unpacked when it is asked for.
 #[derive(Clone, Debug, Default)]
-pub(crate) struct Packed(Vec<u8>);
+pub(crate) struct Packed<'k>(Cow<'k, [u8]>);
 
-impl Packed {
+impl Packed<'_> {
     fn of<T: Serialize>(value: &T) -> Self {
-        Self(postcard::to_stdvec(value).unwrap_or_default())
+        Self(Cow::Owned(postcard::to_stdvec(value).unwrap_or_default()))
     }
 
     /// Packs values one after the other.
@@ -108,12 +112,12 @@ impl Packed {
         for value in values {
             bytes = postcard::to_extend(&value, bytes).unwrap_or_default();
         }
-        Self(bytes)
+        Self(Cow::Owned(bytes))
     }
 
     /// Unpacks values that were packed one after the other, and never holds more than one of them.
     fn each<T: for<'de> Deserialize<'de>>(&self) -> impl Iterator<Item = T> {
-        let mut rest = self.0.as_slice();
+        let mut rest = &*self.0;
         std::iter::from_fn(move || {
             let (value, behind) = postcard::take_from_bytes(rest).ok()?;
             rest = behind;
@@ -127,39 +131,37 @@ impl Packed {
     }
 }
 
-impl Serialize for Packed {
+impl Serialize for Packed<'_> {
     fn serialize<S: serde::Serializer>(&self, serializer: S) -> Result<S::Ok, S::Error> {
         serializer.serialize_bytes(&self.0)
     }
 }
 
-impl<'de> Deserialize<'de> for Packed {
+impl<'de: 'k, 'k> Deserialize<'de> for Packed<'k> {
     fn deserialize<D: serde::Deserializer<'de>>(deserializer: D) -> Result<Self, D::Error> {
-        let bytes: &[u8] = Deserialize::deserialize(deserializer)?;
-        Ok(Self(bytes.to_owned()))
+        Deserialize::deserialize(deserializer).map(|bytes| Self(Cow::Borrowed(bytes)))
     }
 }
 
 /// What a file tells the others.
-#[derive(Clone, Debug, Serialize, Deserialize)]
-#[serde(from = "(Packed, Packed)", into = "(Packed, Packed)")]
-pub(crate) enum Facts {
+#[derive(Clone, Debug)]
+pub(crate) enum Facts<'k> {
     Told(Box<FileFacts>),
     /// The facts, and apart from them those of headers, sources and stubs.
-    Packed(Packed, Packed),
+    Packed(Packed<'k>, Packed<'k>),
 }
 
-impl Default for Facts {
+impl Default for Facts<'_> {
     fn default() -> Self {
         Self::Packed(Packed::default(), Packed::default())
     }
 }
 
-impl Facts {
+impl Facts<'_> {
     /// Returns them as bytes, without those of headers, sources and stubs: the same for the same facts.
     pub(crate) fn packed(&self) -> Cow<'_, [u8]> {
         match self {
-            Self::Told(facts) => Cow::Owned(Packed::of(facts).0),
+            Self::Told(facts) => Packed::of(facts).0,
             Self::Packed(packed, _) => Cow::Borrowed(&packed.0),
         }
     }
@@ -173,44 +175,51 @@ impl Facts {
     }
 }
 
-impl From<(Packed, Packed)> for Facts {
-    fn from((facts, half): (Packed, Packed)) -> Self {
-        Self::Packed(facts, half)
+impl Serialize for Facts<'_> {
+    fn serialize<S: serde::Serializer>(&self, serializer: S) -> Result<S::Ok, S::Error> {
+        match self {
+            Self::Told(facts) => (Packed::of(facts), Packed::of(&facts.half)).serialize(serializer),
+            Self::Packed(facts, half) => (facts, half).serialize(serializer),
+        }
     }
 }
 
-impl From<Facts> for (Packed, Packed) {
-    fn from(facts: Facts) -> Self {
-        match facts {
-            Facts::Told(facts) => (Packed::of(&facts), Packed::of(&facts.half)),
-            Facts::Packed(facts, half) => (facts, half),
-        }
+impl<'de: 'k, 'k> Deserialize<'de> for Facts<'k> {
+    fn deserialize<D: serde::Deserializer<'de>>(deserializer: D) -> Result<Self, D::Error> {
+        Deserialize::deserialize(deserializer).map(|(facts, half)| Self::Packed(facts, half))
     }
 }
 
 /// What a review found in a file.
 #[derive(Clone, Debug, Serialize, Deserialize)]
-pub(crate) struct StoredReview {
+pub(crate) struct StoredReview<'k> {
     /// The state of the index that it was made with.
     pub(crate) index: ContentHash,
     /// How many findings there are.
     count: usize,
-    findings: Packed,
-    tallies: Packed,
+    /// The longer texts of all of them, one behind the other: they are unpacked in one piece.
+    #[serde(borrow)]
+    texts: Cow<'k, str>,
+    #[serde(borrow)]
+    findings: Packed<'k>,
+    #[serde(borrow)]
+    tallies: Packed<'k>,
     pub(crate) unparsed_bytes: u64,
 }
 
-impl StoredReview {
+impl StoredReview<'_> {
     /// Takes a review in.
     pub(crate) fn of(
         index: ContentHash,
         findings: &[Finding],
         (tallies, unparsed_bytes): (&[Tally], u64),
     ) -> Self {
-        let mut count = 0;
-        let stored = findings.iter().filter_map(StoredFinding::of).inspect(|_| count += 1);
-        let findings = Packed::of_each(stored);
-        Self { index, count, findings, tallies: Packed::of(&tallies), unparsed_bytes }
+        let mut texts = String::new();
+        let stored: Vec<StoredFinding> =
+            findings.iter().filter_map(|finding| StoredFinding::of(finding, &mut texts)).collect();
+        let (count, findings) = (stored.len(), Packed::of_each(stored.into_iter()));
+        let texts = texts.into();
+        Self { index, count, texts, findings, tallies: Packed::of(&tallies), unparsed_bytes }
     }
 
     /// Gives back what the declarations add to coverage.
@@ -221,7 +230,8 @@ impl StoredReview {
     /// Gives the findings back.
     pub(crate) fn findings(&self) -> Vec<Finding> {
         let mut findings = Vec::with_capacity(self.count);
-        findings.extend(self.findings.each::<StoredFinding>().filter_map(StoredFinding::back));
+        let mut texts = Pieces { all: ArcStr::from(&*self.texts), used: 0 };
+        findings.extend(self.findings.each::<StoredFinding>().filter_map(|stored| stored.back(&mut texts)));
         findings
     }
 }
@@ -233,78 +243,134 @@ struct StoredFinding {
     span: Span,
     declaration: Option<DeclId>,
     subject: SmolStr,
-    message: String,
+    /// The length of its message, in bytes.
+    message: u32,
+    level: Level,
+    /// The length of its declaration's name, in bytes; it stands behind the message.
+    name: u32,
+    name_span: Option<Span>,
+    rest: Option<Box<StoredRest>>,
+}
+
+/// What most findings do not have.
+#[derive(Clone, Debug, Serialize, Deserialize)]
+struct StoredRest {
     suggestion: Option<SmolStr>,
     related: Vec<Related>,
     edits: Vec<Edit>,
     only_note: bool,
-    level: Level,
-    name: SmolStr,
-    name_span: Option<Span>,
     state: State,
 }
 
+impl StoredRest {
+    /// Takes in what a finding has of it; nothing when there is none.
+    fn of(finding: &Finding) -> Option<Box<Self>> {
+        let RawFinding { suggestion, related, edits, only_note, .. } = finding.raw.clone();
+        let rest = Self { suggestion, related, edits, only_note, state: finding.state.clone() };
+        (!rest.is_nothing()).then(|| Box::new(rest))
+    }
+
+    fn is_nothing(&self) -> bool {
+        let Self { suggestion, related, edits, only_note, state } = self;
+        suggestion.is_none() && related.is_empty() && edits.is_empty() && !only_note && *state == State::New
+    }
+}
+
+impl Default for StoredRest {
+    fn default() -> Self {
+        let (related, edits) = (Vec::new(), Vec::new());
+        Self { suggestion: None, related, edits, only_note: false, state: State::New }
+    }
+}
+
 impl StoredFinding {
-    /// Takes a finding in.
-    fn of(finding: &Finding) -> Option<Self> {
-        let raw = finding.raw.clone();
+    /// Takes a finding in, and its longer texts behind those of others.
+    fn of(finding: &Finding, texts: &mut String) -> Option<Self> {
+        let raw = &finding.raw;
         let rule = rules::ALL.iter().position(|rule| rule.id == raw.rule)?;
+        texts.push_str(&raw.message);
+        texts.push_str(&finding.declaration);
         Some(Self {
             rule: u32::try_from(rule).ok()?,
             span: raw.span,
             declaration: raw.declaration,
-            subject: raw.subject,
-            message: raw.message,
-            suggestion: raw.suggestion,
-            related: raw.related,
-            edits: raw.edits,
-            only_note: raw.only_note,
+            subject: raw.subject.clone(),
+            message: u32::try_from(raw.message.len()).ok()?,
             level: finding.level,
-            name: finding.declaration.clone(),
+            name: u32::try_from(finding.declaration.len()).ok()?,
             name_span: finding.declaration_span,
-            state: finding.state.clone(),
+            rest: StoredRest::of(finding),
         })
     }
 
-    /// Gives the finding back; nothing when there is no such rule.
-    fn back(self) -> Option<Finding> {
+    /// Gives the finding back, with the next of the `texts`; nothing when there is no such rule.
+    fn back(self, texts: &mut Pieces) -> Option<Finding> {
+        let (message, declaration) = (texts.next(self.message), texts.next(self.name));
         let rule = rules::ALL.get(self.rule as usize)?.id;
-        let stored = self;
-        Some(Finding {
-            raw: RawFinding {
-                rule,
-                span: stored.span,
-                declaration: stored.declaration,
-                subject: stored.subject,
-                message: stored.message,
-                suggestion: stored.suggestion,
-                related: stored.related,
-                edits: stored.edits,
-                only_note: stored.only_note,
-            },
-            level: stored.level,
-            declaration: stored.name,
-            declaration_span: stored.name_span,
-            state: stored.state,
-        })
+        let Self { span, declaration: id, subject, level, name_span: declaration_span, .. } = self;
+        let rest = self.rest.map(|rest| *rest).unwrap_or_default();
+        let StoredRest { suggestion, related, edits, only_note, state } = rest;
+        let raw = RawFinding {
+            rule,
+            span,
+            declaration: id,
+            subject,
+            message,
+            suggestion,
+            related,
+            edits,
+            only_note,
+        };
+        Some(Finding { raw, level, declaration, declaration_span, state })
+    }
+}
+
+/// Texts that are taken one after the other out of one piece.
+struct Pieces {
+    all: ArcStr,
+    used: usize,
+}
+
+impl Pieces {
+    /// Takes the next text, of some length in bytes. What was kept has the hash it should have: the texts are there.
+    fn next(&mut self, length: u32) -> Substr {
+        let end = self.used + length as usize;
+        let taken =
+            if self.all.is_char_boundary(end) { self.all.substr(self.used..end) } else { Substr::new() };
+        self.used = end;
+        taken
     }
 }
 
 /// All that is known of a project.
 #[derive(Debug, Default, Serialize, Deserialize)]
-pub(crate) struct Kept {
+pub(crate) struct Kept<'k> {
     /// When it was written, since the epoch.
     written: Duration,
     /// How things stood.
     pub(crate) states: States,
-    /// Files by path relative to the project.
-    pub(crate) files: HashMap<SmolStr, Record>,
+    /// Files, sorted by path.
+    #[serde(borrow)]
+    files: Vec<Record<'k>>,
 }
 
-impl Kept {
+impl Kept<'_> {
     /// Tells whether a file surely is as it was, by its stamp alone.
-    pub(crate) fn is_same(&self, record: &Record, stamp: Stamp) -> bool {
+    pub(crate) fn is_same(&self, record: &Record<'_>, stamp: Stamp) -> bool {
         record.stamp == stamp && stamp.modified + RACY < self.written
+    }
+
+    /// Returns how many files are known.
+    pub(crate) fn count(&self) -> usize {
+        self.files.len()
+    }
+}
+
+impl<'k> Kept<'k> {
+    /// Returns what is known of a file, by its path relative to the project.
+    pub(crate) fn file(&self, path: &str) -> Option<&Record<'k>> {
+        let at = self.files.binary_search_by(|record| (*record.path).cmp(path)).ok()?;
+        Some(&self.files[at])
     }
 }
 
@@ -328,11 +394,17 @@ impl Cache {
         Some(Self { path: folder.join(format!("{}.kept", &name[..32])) })
     }
 
-    /// Reads what is kept. Also returns a note when it was damaged.
-    pub(crate) fn read(&self) -> (Kept, Option<String>) {
-        let Ok(bytes) = std::fs::read(&self.path) else { return (Kept::default(), None) };
-        if let Some(kept) = unpack(&bytes) {
-            return (kept, None);
+    /// Reads the bytes that hold what is kept; none where nothing is.
+    pub(crate) fn bytes(&self) -> Vec<u8> {
+        std::fs::read(&self.path).unwrap_or_default()
+    }
+
+    /// Unpacks what is kept from the bytes that hold it. Also returns a note when it was damaged.
+    pub(crate) fn unpack<'k>(&self, bytes: &'k [u8]) -> (Kept<'k>, Option<String>) {
+        match unpack(bytes) {
+            Some(kept) => return (kept, None),
+            None if bytes.is_empty() => return (Kept::default(), None),
+            None => {}
         }
         // Best effort: it is written anew in any case.
         let _ = std::fs::remove_file(&self.path);
@@ -341,8 +413,9 @@ impl Cache {
 
     /// Writes what is known, and removes what nobody has used for long. Fails in silence: without a cache all
     /// works as well.
-    pub(crate) fn write(&self, states: States, files: HashMap<SmolStr, Record>) {
+    pub(crate) fn write(&self, states: States, mut files: Vec<Record<'_>>) {
         let written = SystemTime::now().duration_since(SystemTime::UNIX_EPOCH).unwrap_or_default();
+        files.sort_by(|a, b| a.path.cmp(&b.path));
         let kept = Kept { written, states, files };
         store(&self.path, &kept);
     }
@@ -382,7 +455,8 @@ fn program() -> Vec<u8> {
     stamp.map(|stamp| format!("{stamp:?}").into_bytes()).unwrap_or_default()
 }
 
-fn unpack<T: Send + for<'de> Deserialize<'de>>(bytes: &[u8]) -> Option<T> {
+/// Unpacks a file of the cache; nothing when it is not whole.
+fn unpack<'k, T: Send + Deserialize<'k>>(bytes: &'k [u8]) -> Option<T> {
     let rest = bytes.strip_prefix(MAGIC)?;
     let (said, payload) = rest.split_at_checked(32)?;
     // What is unpacked meanwhile is given to nobody before its hash is known.

@@ -1,6 +1,7 @@
 //! Runs the core over many files, one at a time on each worker; results come back in the order of the
 //! files, whatever the number of workers.
 
+use std::borrow::Cow;
 use std::cmp::Reverse;
 use std::collections::HashMap;
 use std::sync::atomic::{AtomicU64, AtomicUsize, Ordering};
@@ -87,12 +88,16 @@ impl Reviewed {
     }
 
     /// Returns what is to be kept of it.
-    fn stored(&self, index: ContentHash) -> StoredReview {
+    fn stored(&self, index: ContentHash) -> StoredReview<'static> {
         StoredReview::of(index, &self.findings, (&self.tallies, self.unparsed_bytes))
     }
 
     /// Makes a review of what was kept.
-    fn recall(file: &Found, record: &Record, (settings, texts): (&Settings, Texts)) -> Result<Self, Unread> {
+    fn recall(
+        file: &Found,
+        record: &Record<'_>,
+        (settings, texts): (&Settings, Texts),
+    ) -> Result<Self, Unread> {
         if record.generated && !file.named {
             return Err(Unread::Generated);
         }
@@ -188,21 +193,21 @@ enum Looked<'a> {
 }
 
 /// What is to be kept of a file: its facts, and how to know it again.
-struct Told {
-    record: Record,
+struct Told<'k> {
+    record: Record<'k>,
     /// It was not read anew.
     as_before: bool,
 }
 
 /// Makes a result of what is kept of a file; nothing when it cannot.
-type Recall<'a, T> = dyn Fn(&Found, &Record, &Settings) -> Result<T, Unread> + Sync + 'a;
+type Recall<'a, T> = dyn Fn(&Found, &Record<'_>, &Settings) -> Result<T, Unread> + Sync + 'a;
 
 /// What came of a run.
-struct Ran<T> {
+struct Ran<'k, T> {
     /// One result for each file that is told of.
     results: Vec<Result<T, Unread>>,
     /// What is known of all files afterwards, and how things stand; nothing when all is as it was.
-    known: Option<(States, Vec<Record>)>,
+    known: Option<(States, Vec<Record<'k>>)>,
     /// What is to be told to the person.
     note: Option<String>,
 }
@@ -213,7 +218,8 @@ struct Ran<T> {
 /// # Panics
 /// When the system has no thread left to start.
 pub fn visit_files<T: Send>(work: Work<'_>, visit: &Visit<'_, T>) -> Vec<Result<T, Unread>> {
-    run(work, None, visit).results
+    let kept = work.cache.map(Cache::bytes).unwrap_or_default();
+    run(work, &kept, None, visit).results
 }
 
 /// Reviews files. What is kept of files that are as they were, in a project that knows what it knew, is not worked
@@ -222,11 +228,14 @@ pub fn visit_files<T: Send>(work: Work<'_>, visit: &Visit<'_, T>) -> Vec<Result<
 pub fn review_files(work: Work<'_>) -> (Vec<Result<Reviewed, Unread>>, Option<String>) {
     let room = Room::default();
     let held_in = (work.texts == Texts::Needed).then_some(&room);
-    let recall = |file: &Found, record: &Record, settings: &Settings| {
+    let recall = |file: &Found, record: &Record<'_>, settings: &Settings| {
         Reviewed::recall(file, record, (settings, work.texts))
     };
-    let Ran { results, known, note } =
-        run(work, Some(&recall), &|_, reading, decoded| Reviewed::of(reading, decoded.encoding, held_in));
+    let kept = work.cache.map(Cache::bytes).unwrap_or_default();
+    let visit = |_: &Found, reading: &FileReading<'_>, decoded: &Decoded| {
+        Reviewed::of(reading, decoded.encoding, held_in)
+    };
+    let Ran { results, known, note } = run(work, &kept, Some(&recall), &visit);
     if let (Some(cache), Some((states, records))) = (work.cache, known) {
         let mut reviews: HashMap<&str, &Reviewed> = HashMap::new();
         for reviewed in results.iter().flatten() {
@@ -236,9 +245,9 @@ pub fn review_files(work: Work<'_>) -> (Vec<Result<Reviewed, Unread>>, Option<St
             let state = states.get(&record.family).copied().unwrap_or_default();
             // What was recalled stays as it was kept: it may have been recalled in part.
             if record.review.as_ref().is_none_or(|review| review.index != state) {
-                record.review = reviews.get(record.path.as_str()).map(|reviewed| reviewed.stored(state));
+                record.review = reviews.get(&*record.path).map(|reviewed| reviewed.stored(state));
             }
-            (record.path.clone(), record)
+            record
         });
         let kept = kept.collect();
         cache.write(states, kept);
@@ -246,30 +255,37 @@ pub fn review_files(work: Work<'_>) -> (Vec<Result<Reviewed, Unread>>, Option<St
     (results, note)
 }
 
-fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_, T>) -> Ran<T> {
+/// Runs; `kept` are the bytes that hold what was found out before.
+fn run<'k, T: Send>(
+    work: Work<'_>,
+    kept: &'k [u8],
+    recall: Option<&Recall<'_, T>>,
+    visit: &Visit<'_, T>,
+) -> Ran<'k, T> {
     let Work { files, around, settings, nested, jobs, cache, texts: _ } = work;
     let settings = |file: &Found| nested.for_file(&file.path).unwrap_or(settings);
     let file = |at: usize| files.get(at).unwrap_or_else(|| &around[at - files.len()]);
     let count = files.len() + around.len();
     let pool = workers(jobs);
     let ((kept, note), stamps) = pool.join(
-        || cache.map(Cache::read).unwrap_or_default(),
+        || cache.map(|cache| cache.unpack(kept)).unwrap_or_default(),
         || (0..count).map(|at| Stamp::of(&file(at).path)).collect::<Vec<Option<Stamp>>>(),
     );
-    let record = |at: usize| kept.files.get(file(at).shown.as_str()).filter(|_| file(at).given.is_none());
-    let is_same = |at: usize| match (record(at), stamps[at]) {
+    let remember = |at: usize| kept.file(&file(at).shown).filter(|_| file(at).given.is_none());
+    let remembered: Vec<Option<&Record<'_>>> = (0..count).map(remember).collect();
+    let is_same = |at: usize| match (remembered[at], stamps[at]) {
         (Some(record), Some(stamp)) => kept.is_same(record, stamp),
         _ => false,
     };
     // Nothing changed at all: what was found stands.
     if let Some(recall) = recall
-        && kept.files.len() == count
+        && kept.count() == count
         && (0..count).all(is_same)
-        && (0..files.len()).all(|at| record(at).is_some_and(|record| record.is_reviewed(&kept.states)))
+        && (0..files.len()).all(|at| remembered[at].is_some_and(|record| record.is_reviewed(&kept.states)))
     {
         let order: Vec<usize> = (0..files.len()).collect();
         let results = spread(&pool, &order, |at, parsers| {
-            let Some(record) = record(at) else { return Err(Unread::Generated) };
+            let Some(record) = remembered[at] else { return Err(Unread::Generated) };
             guarded(&files[at], parsers, |_| recall(&files[at], record, settings(&files[at])))
         });
         return Ran { results: in_order(results), known: None, note };
@@ -280,7 +296,7 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
     let held = AtomicU64::new(0);
     let looked = spread(&pool, &order, |at, parsers| {
         let told = at < files.len();
-        let before = record(at).map(|record| (record, is_same(at)));
+        let before = remembered[at].map(|record| (record, is_same(at)));
         guarded(file(at), parsers, |parsers| {
             look(
                 (file(at), told, stamps[at]),
@@ -303,10 +319,10 @@ fn run<T: Send>(work: Work<'_>, recall: Option<&Recall<'_, T>>, visit: &Visit<'_
         }
     }
     let is_kept = |at: usize| cache.is_some() && file(at).given.is_none();
-    let known: Vec<Record> =
+    let known: Vec<Record<'_>> =
         records.iter().filter(|(at, _)| is_kept(*at)).map(|(_, told)| told.record.clone()).collect();
     let (index, states, before) = put_together(records, files.len(), cache.is_some());
-    let recalled: HashMap<usize, Record> =
+    let recalled: HashMap<usize, Record<'_>> =
         before.into_iter().filter(|(_, record)| record.is_reviewed(&states)).collect();
     let results = spread_again(&pool, &lists, |at, parsers| {
         let taken = std::mem::replace(
@@ -339,12 +355,12 @@ pub(crate) fn in_order<T>(done: Vec<Vec<(usize, T)>>) -> Vec<T> {
 }
 
 /// What all files tell, how things stand by it, and what is kept of those that were not read anew and are told of.
-type Together = (Arc<Index>, States, Vec<(usize, Record)>);
+type Together<'k> = (Arc<Index>, States, Vec<(usize, Record<'k>)>);
 
 /// Puts together what files tell. Without a cache nobody asks how things stand.
-fn put_together(records: Vec<(usize, Told)>, told_of: usize, keeps: bool) -> Together {
+fn put_together<'k>(records: Vec<(usize, Told<'k>)>, told_of: usize, keeps: bool) -> Together<'k> {
     let facts = if keeps { facts_of(records.iter().map(|(_, told)| &told.record)) } else { States::new() };
-    let mut before: Vec<(usize, Record)> = Vec::new();
+    let mut before: Vec<(usize, Record<'_>)> = Vec::new();
     let opened = records.into_iter().map(|(at, told)| {
         if at < told_of && told.as_before {
             before.push((at, Record { facts: Facts::default(), ..told.record.clone() }));
@@ -363,8 +379,8 @@ fn put_together(records: Vec<(usize, Told)>, told_of: usize, keeps: bool) -> Tog
 
 /// Hashes what files tell, family by family, without what headers, sources and stubs tell each other: of that, most
 /// concerns no other file.
-fn facts_of<'f>(records: impl Iterator<Item = &'f Record>) -> States {
-    let mut records: Vec<&Record> = records.collect();
+fn facts_of<'f, 'k: 'f>(records: impl Iterator<Item = &'f Record<'k>>) -> States {
+    let mut records: Vec<&Record<'_>> = records.collect();
     records.sort_by(|a, b| a.path.cmp(&b.path));
     let mut all: HashMap<SmolStr, blake3::Hasher> = HashMap::new();
     for record in records {
@@ -407,13 +423,13 @@ fn conclude<T>(
 
 /// Reads a file for what it knows, and holds what was read of it where it is told of. A file that is as it was
 /// `before` is not parsed; the second half tells whether that is sure without looking.
-fn look<'a>(
+fn look<'a, 'k>(
     (file, told, stamp): (&Found, bool, Option<Stamp>),
-    (before, keeps): (Option<(&Record, bool)>, bool),
+    (before, keeps): (Option<(&Record<'k>, bool)>, bool),
     (settings, held): (&'a Settings, &AtomicU64),
     parsers: &mut Parsers,
-) -> Result<(Option<Told>, Looked<'a>), Unread> {
-    let as_before = |record: Record| {
+) -> Result<(Option<Told<'k>>, Looked<'a>), Unread> {
+    let as_before = |record: Record<'k>| {
         let looked = match (told, record.generated && !file.named) {
             (false, _) => Looked::Around,
             // What is generated is part of the project all the same.
@@ -437,7 +453,7 @@ fn look<'a>(
     let reading = FileReading::read_first(&source, file.language, settings, parsers);
     let facts = reading.facts();
     let record = Record {
-        path: facts.path.clone(),
+        path: Cow::Owned(facts.path.to_string()),
         family: facts.family.clone(),
         stamp,
         content,

@@ -122,7 +122,7 @@ pub fn pieces(file: &FileReading<'_>, wish: &Wish) -> Vec<Piece> {
             rule: finding.raw.rule.as_str(),
             declaration: finding.raw.declaration,
             at: finding.raw.span.start,
-            message: finding.raw.message,
+            message: finding.raw.message.to_string(),
             edits: finding.raw.edits,
         })
         .collect();

@@ -1,5 +1,6 @@
 //! What a review reports.
 
+use arcstr::Substr;
 use smol_str::SmolStr;
 
 use super::{DeclId, RuleId};
@@ -64,8 +65,8 @@ pub struct RawFinding {
     pub declaration: Option<DeclId>,
     /// The parameter, type or tag it is about.
     pub subject: SmolStr,
-    /// The fault and the way out.
-    pub message: String,
+    /// The fault and the way out; many may share one text, as those of a file that was kept do.
+    pub message: Substr,
     /// What probably was meant.
     pub suggestion: Option<SmolStr>,
     /// The other side.
@@ -95,7 +96,7 @@ pub struct Finding {
     /// Its level.
     pub level: Level,
     /// The declaration's qualified name, empty for findings of a file.
-    pub declaration: SmolStr,
+    pub declaration: Substr,
     /// The declaration's name in the source.
     pub declaration_span: Option<Span>,
     /// Whether it is reported.

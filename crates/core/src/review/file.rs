@@ -2,6 +2,7 @@
 
 use std::cell::OnceCell;
 
+use arcstr::Substr;
 use smol_str::SmolStr;
 
 use super::waivers::Waivers;
@@ -293,7 +294,7 @@ pub fn report_stale(file: &FileReading<'_>, found: Vec<(DeclId, String)>) -> Vec
             span: file.doc(id)?.span,
             declaration: Some(id),
             subject: SmolStr::default(),
-            message,
+            message: message.into(),
             suggestion: None,
             related: vec![Related {
                 span: file.outline.declaration(id).name_span,
@@ -319,7 +320,8 @@ fn levelled(file: &FileReading<'_>, raw: RawFinding) -> Option<Finding> {
     let declaration = raw.declaration.map(|id| file.outline.declaration(id));
     Some(Finding {
         level,
-        declaration: declaration.map_or(SmolStr::default(), |declaration| declaration.qualified.clone()),
+        declaration: declaration
+            .map_or_else(Substr::new, |declaration| declaration.qualified.as_str().into()),
         declaration_span: declaration.map(|declaration| declaration.name_span),
         state: State::New,
         raw,

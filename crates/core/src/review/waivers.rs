@@ -4,6 +4,7 @@
 
 use std::collections::{HashMap, HashSet};
 
+use arcstr::Substr;
 use memchr::memmem;
 use smol_str::SmolStr;
 
@@ -198,14 +199,14 @@ fn unused(waiver: &Waiver, message: String, level: Level) -> Finding {
             span: waiver.span,
             declaration: None,
             subject: waiver.pattern.clone(),
-            message,
+            message: message.into(),
             suggestion: None,
             related: Vec::new(),
             edits: Vec::new(),
             only_note: false,
         },
         level,
-        declaration: SmolStr::default(),
+        declaration: Substr::new(),
         declaration_span: None,
         state: State::New,
     }

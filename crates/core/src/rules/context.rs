@@ -191,7 +191,7 @@ impl<'a> Findings<'a> {
             span,
             declaration: self.declaration,
             subject: SmolStr::new(subject),
-            message,
+            message: message.into(),
             suggestion: None,
             related: Vec::new(),
             edits: Vec::new(),
