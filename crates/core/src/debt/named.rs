@@ -6,7 +6,7 @@ use aho_corasick::AhoCorasick;
 
 use crate::model::{DocComment, EntryKind, Mark, MarkStanding, Parameter};
 use crate::reading::Owe;
-use crate::text::{Source, Span};
+use crate::text::{Source, Span, split_words};
 
 /// Returns the names that a text marks as those of parameters by commands: `\a load`, `@p load`.
 pub(super) fn spoken_of(text: &str) -> Vec<&str> {
@@ -276,13 +276,15 @@ fn listed<'a>(
     let is_word = |c: char| c.is_alphanumeric() || c == '_';
     // So may code, and whatever sets a name apart.
     let marks = in_docstring || matches!(doc.notation.as_str(), "commands" | "tags" | "xml");
-    let marked = move |(&line, _): (&Span, u32)| {
+    let marked = move |(&line, row): (&Span, u32)| {
         let line = source.slice(line);
         let speaks = !has_entries && !line.trim_start().starts_with(">>> ");
         let apart = (marks && speaks).then(|| set_apart(line).chain(unmistakable(line)));
         let given = (speaks && line.contains('`')).then(|| given_values(line));
         let called = speaks.then(|| before_nouns(line));
-        apart.into_iter().flatten().chain(given.into_iter().flatten()).chain(called.into_iter().flatten())
+        let broken = speaks.then(|| behind_broken_tag(source, doc, row)).flatten();
+        let apart = apart.into_iter().flatten().chain(given.into_iter().flatten());
+        apart.chain(called.into_iter().flatten()).chain(broken)
     };
     let above_list =
         move |(&line, row): (&Span, u32)| name_above_list(source.slice(line)).filter(|_| leads_to_list(row));
@@ -425,40 +427,74 @@ pub(super) fn told_in_sentences(source: &Source, parameters: &[Parameter], text:
     let each = parameters.iter().enumerate().zip(counted(text).zip(told_together(parameters, text)));
     let told = each.map(|((at, parameter), (counted, together))| {
         let kind = kinds.get(at).and_then(Option::as_ref).filter(|kind| only_of(kind));
-        let by_type = kind.is_some_and(|kind| given.contains(&kind.as_str()));
+        let by_type = kind.is_some_and(|kind| given.contains(kind));
         let name = parameter.named().map(|name| name.as_str().trim_matches('_'));
-        let is_named =
-            |name: &str| given.contains(&name) || (!types.is_empty() && types.contains(&squeezed(name)));
+        let is_named = |name: &str| {
+            let squeezed = squeezed(name);
+            given.contains(&squeezed) || types.contains(&squeezed) || is_defined(name, text)
+        };
         counted || together || by_type || name.is_some_and(is_named)
     });
     told.collect()
 }
 
-/// Returns the word that a text has for a parameter of a type: "the given matrix" for a `Matrix44<T>`.
+/// Returns the word that a text has for a parameter of a type, squeezed: "the given matrix" for a `Matrix44<T>`, "a given
+/// net load" for a `NetLoad`, "the given byte array" for a `byte[]`.
 fn word_for_type(ty: &str) -> Option<String> {
-    let path = ty.trim_start_matches("const ");
+    let path = ty.trim_start_matches("ref ").trim_start_matches("const ");
     let path = path.split(|c: char| !(c.is_alphanumeric() || c == '_' || c == '.')).next()?;
     let name = path.rsplit('.').next()?.trim_end_matches(|c: char| c.is_ascii_digit());
-    (name.len() > 2 && name.starts_with(|c: char| c.is_uppercase())).then(|| name.to_lowercase())
+    let many = if ty.ends_with("[]") { "array" } else { "" };
+    let is_word = name.len() > 2 && (!many.is_empty() || name.starts_with(|c: char| c.is_uppercase()));
+    is_word.then(|| squeezed(name) + many)
 }
 
-/// Returns the words for what is given: "Weighs the given load", "Opens the specified crate file", "is set to the load
-/// passed in", "every crate specified".
-fn given(text: &str) -> Vec<&str> {
-    const GIVING: &[&str] = &["given", "specified", "provided", "supplied", "passed in", "passed-in"];
+/// Tells whether a sentence opens with a name in words and says what it is: "Net load is the weight without crates", "The net
+/// load must be known" of `net_load`.
+fn is_defined(name: &str, text: &str) -> bool {
+    let words = split_words(name);
+    if words.len() < 2 {
+        return false;
+    }
+    let spoken = text.split_whitespace().filter(|word| word.contains(char::is_alphanumeric));
+    let spoken: Vec<&str> = spoken.map(|word| word.trim_start_matches(['"', '\'', '/', '*', '#'])).collect();
+    let ends = |word: &&str| word.ends_with('.');
+    let defined = |(at, said): (usize, &[&str])| {
+        let before = &spoken[..at];
+        let before = before.strip_suffix(&["The"]).unwrap_or(before);
+        before.last().is_none_or(ends)
+            && said.iter().zip(&words).all(|(said, word)| said.eq_ignore_ascii_case(word))
+            && SAYING.contains(&said[words.len()])
+    };
+    spoken.windows(words.len() + 1).enumerate().any(defined)
+}
+
+/// Returns the words for what is given, squeezed, and each with the next one or two as one word: "Weighs the given load",
+/// "Opens the specified crate file", "is set to the load passed in", "every crate specified".
+fn given(text: &str) -> Vec<String> {
+    const GIVING: &[&str] = &["given", "specified", "provided", "supplied", "passed"];
     static GIVEN: LazyLock<AhoCorasick> =
         LazyLock::new(|| AhoCorasick::new(GIVING).expect("plain words compile"));
     let is_name = |c: char| c.is_alphanumeric() || c == '_';
     let behind = GIVEN.find_iter(text).flat_map(|found| {
         let words = text[found.end()..].split(|c: char| !is_name(c)).filter(|word| !word.is_empty());
-        let words: Vec<&str> = words.take(3).collect();
+        let words: Vec<String> = words.take(3).map(squeezed).collect();
         // "The given number of crates"
-        let told = if words.get(1) == Some(&"of") { 3 } else { 2 };
+        let told = if words.get(1).is_some_and(|word| word == "of") { 3 } else { 2 };
         let before = text[..found.start()].strip_suffix(' ');
-        let before = before.and_then(|before| before.rsplit(|c: char| !is_name(c)).next());
-        words.into_iter().take(told).chain(before)
+        let before = before.and_then(|before| before.rsplit(|c: char| !is_name(c)).next()).map(squeezed);
+        let together = [2, 3].into_iter().filter_map(|count| words.get(..count)).map(<[String]>::concat);
+        let together: Vec<String> = together.collect();
+        words.into_iter().take(told).chain(together).chain(before)
     });
     behind.collect()
+}
+
+/// Returns the word that a tag for code sets apart, where the tag stands on the line above: `{@code` and below it `load}`.
+fn behind_broken_tag<'a>(source: &'a Source, doc: &DocComment, row: u32) -> Option<&'a str> {
+    let above = source.slice(*doc.lines.get(row.checked_sub(1)? as usize)?);
+    let word = source.slice(*doc.lines.get(row as usize)?).trim_start().split_once('}')?.0;
+    above.trim_end().ends_with("{@code").then_some(word)
 }
 
 /// Returns the names of the types that a text sets apart or links, squeezed: `NetLoad` stands for what is called after it,

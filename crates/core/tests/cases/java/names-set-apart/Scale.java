@@ -34,4 +34,10 @@ public interface Scale {
      * Stubs it. See {@link Scale#move(int, Vat, int, int)}. It is needed by old presses.
      */
     int stub(int litres, int load);
+
+    /**
+     * Lifts up to {@code count} crates and puts them down at {@code
+     * place}. Returns how many were lifted.
+     */
+    int lift(int count, int place, int row);
 }

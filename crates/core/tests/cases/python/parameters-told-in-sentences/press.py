@@ -285,3 +285,12 @@ def farther(load1, load2):
     The result may be nothing.
     """
     return load1 or load2
+
+
+def exchange(crate_map, net_load, tare_load):
+    """Exchange crates for others.
+
+    Crate map is a dictionary of crates. The tare load is a
+    number, and Net load is another.
+    """
+    print(crate_map, net_load, tare_load)
