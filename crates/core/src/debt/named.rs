@@ -367,8 +367,8 @@ fn condition(line: &str) -> Option<&str> {
     const SAYS: &[&str] = &["is", "are", "isn't", "equals", "contains", "has", "was"];
     let rest = ["If ", "When ", "Unless "].iter().find_map(|word| line.strip_prefix(word))?;
     let marks = ['*', '`', '\'', '"'];
-    // "If no load is given"
-    let rest = rest.strip_prefix("no ").unwrap_or(rest);
+    // "If no load is given", "If the load is null"
+    let rest = ["no ", "the "].iter().find_map(|word| rest.strip_prefix(word)).unwrap_or(rest);
     let (name, behind) = names_ahead(rest.trim_start_matches(marks));
     let behind = behind.trim_start_matches(marks).trim_start();
     let says =

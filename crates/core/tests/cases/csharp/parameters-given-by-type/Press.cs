@@ -15,4 +15,7 @@ public static class Press
 
     /// <summary>Says what the given load context and the given load context hold. They differ.</summary>
     public static void Compare(LoadContext one, LoadContext other) { }
+
+    /// <summary>Copies the vats into new ones. If the vats are null, null comes back; the pallet is full.</summary>
+    public static void Copy(int[] vats, int pallet) { }
 }
