@@ -263,7 +263,11 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     match lines.dialect() {
         _ if doc.summary.is_some() => {}
         Dialect::Ruby => describe_below(&mut doc, lines, &opens),
-        Dialect::JavaScript | Dialect::TypeScript => describe_below_flag(&mut doc, lines, &opens),
+        Dialect::JavaScript | Dialect::TypeScript => {
+            describe_below_flag(&mut doc, lines, &opens);
+            describe_below_mark(&mut doc, lines, &opens);
+        }
+        Dialect::Php => describe_below_mark(&mut doc, lines, &opens),
         _ => {}
     }
     complete(&mut doc);
@@ -290,9 +294,6 @@ const ONE_WORD: &[&str] = &["api", "since", "version", "private", "public", "abs
 /// Takes the first paragraph below a tag for the description that is not indented like the tag's text: `@abstract`, an empty
 /// line, and what it does. Behind a word no empty line is needed.
 fn describe_below(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, &str)]) {
-    let stands_apart = |at: usize, row: usize| {
-        !lines.is_blank(row) && lines.is_blank(row - 1) && lines.indent(row) <= lines.indent(at)
-    };
     for (number, &(at, name)) in opens.iter().enumerate() {
         let next = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
         // What there is to see has often no more than its name.
@@ -300,9 +301,34 @@ fn describe_below(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, &str
         let one_word = ONE_WORD.contains(&name) || name == "see" && behind.split_whitespace().count() == 1;
         let below = (at + 1 < next && one_word).then_some(at + 1);
         let below = below.filter(|&row| !lines.is_blank(row) && lines.indent(row) <= lines.indent(at));
-        if let Some(row) = below.or_else(|| (at + 1..next).find(|&row| stands_apart(at, row))) {
+        if let Some(row) = below.or_else(|| (at + 1..next).find(|&row| stands_apart(lines, at, row))) {
             super::summary::describe_from(doc, lines, (row, 0), next);
             return;
+        }
+    }
+}
+
+/// Tells whether a line begins a paragraph that is not indented like the text of the tag above it.
+fn stands_apart(lines: &Lines<'_>, tag: usize, row: usize) -> bool {
+    !lines.is_blank(row) && lines.is_blank(row - 1) && lines.indent(row) <= lines.indent(tag)
+}
+
+/// Takes the first paragraph below a tag that makes no entry for the description, where nothing else is: `@alias weigh`, an
+/// empty line, and what it does.
+fn describe_below_mark(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, &str)]) {
+    const WITH_TEXT: &[&str] = &["example", "license", "copyright", "todo"];
+    for (number, &(at, name)) in opens.iter().enumerate() {
+        if doc.summary.is_some() || doc.entries.iter().any(|entry| entry.lines.0 as usize <= at) {
+            return;
+        }
+        let words = lines.text(at)[offset_behind(lines, at, name)..].split_whitespace().count();
+        if words > 1 || WITH_TEXT.contains(&name) {
+            continue;
+        }
+        let next = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
+        let begins = |row: usize| lines.trimmed(row).starts_with(char::is_uppercase);
+        if let Some(row) = (at + 1..next).find(|&row| stands_apart(lines, at, row)).filter(|&row| begins(row)) {
+            super::summary::describe_from(doc, lines, (row, 0), next);
         }
     }
 }

@@ -61,3 +61,21 @@ export class Scale {
     return this;
   }
 }
+
+/**
+ * @memberof Press
+ *
+ * Empties the press.
+ *
+ * @param {number} times how often
+ */
+export function clear(times) {}
+
+/**
+ * @example
+ *
+ * Press.fill(2)
+ *
+ * @param {number} times how often
+ */
+export function fill(times) {}

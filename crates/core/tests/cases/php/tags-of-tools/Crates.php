@@ -30,4 +30,26 @@ class Crates
     public function read($tables): void
     {
     }
+
+    /**
+     * @alias weigh
+     *
+     * Tares the scale.
+     *
+     * @param int $times how often
+     */
+    public function tare($times): void
+    {
+    }
+
+    /**
+     * @author the growers
+     *
+     * Empties it.
+     *
+     * @param int $times how often
+     */
+    public function clear($times): void
+    {
+    }
 }
