@@ -35,9 +35,14 @@ const SECTIONS: &[(&str, EntryKind)] = &[
     ("Return value", EntryKind::Returns),
 ];
 
+/// Titles that say the same as one of these.
+const OTHER_TITLES: &[(&str, &str)] = &[("Failure", "Errors"), ("Failures", "Errors")];
+
 /// Finds what a title means; one letter off, or the singular, is the same title.
 fn meaning(title: &str) -> Option<(&'static str, EntryKind)> {
     let bare = title.trim_end_matches(['.', ':']).trim();
+    let known_as = OTHER_TITLES.iter().find(|(title, _)| title.eq_ignore_ascii_case(bare));
+    let bare = known_as.map_or(bare, |&(_, known)| known);
     let same = SECTIONS.iter().find(|(known, _)| known.eq_ignore_ascii_case(bare));
     let found = same.or_else(|| {
         let word = bare.len() > 3 && !bare.contains(' ');

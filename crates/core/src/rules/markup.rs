@@ -6,7 +6,7 @@ use super::rule::{Check, Example, Rule};
 use super::{Context, Findings, visible};
 use crate::model::{Dialect, DocComment, EntryKind, Kind, Level, RuleId, Section};
 use crate::notations::heading_meant;
-use crate::text::{Edit, Span, narrow};
+use crate::text::{Edit, Span, narrow, near};
 
 pub(super) static XML: Rule = Rule {
     id: RuleId::new("markup.xml"),
@@ -664,7 +664,8 @@ fn misspelt_headings(context: &Context<'_>, findings: &mut Findings<'_>) {
         let Some(name) = entry.name() else { continue };
         let written = context.slice(name.span);
         let bare = written.trim_end_matches(['.', ':']).trim();
-        if bare.eq_ignore_ascii_case(name.name.as_str()) {
+        // Another title for it is none that is misspelt: `# Failure`.
+        if bare.eq_ignore_ascii_case(name.name.as_str()) || !near(bare, name.name.as_str()) {
             continue;
         }
         let message = format!("`{written}` is no heading that readers know; did you mean `{}`?", name.name);

@@ -71,6 +71,16 @@ fn links(context: &Context<'_>, findings: &mut Findings<'_>) {
             continue;
         };
         let Some((ty, member)) = rest[..end].split_once(between) else { continue };
+        // Where it leads is said elsewhere: `[`Scale::weigh`][0]`, `[`Scale::weigh`](scale.html)`.
+        let behind = rest[end..].trim_start_matches("()").trim_start_matches('`').strip_prefix(']');
+        let defined = || {
+            let label = line.text[at..from + end].trim_start_matches('[');
+            let text = context.slice(context.doc.span);
+            text.contains(&format!("[{label}]:")) || text.contains(&format!("[{label}`]:"))
+        };
+        if behind.is_some_and(|behind| behind.starts_with(['[', '(', ':'])) || defined() {
+            continue;
+        }
         // What stands in backquotes is code and no link.
         let is_code = line.text[..at].ends_with('`');
         if is_code || !is_name(ty) || !is_name(member) || given.contains(&member) || !declared(ty) {

@@ -1,7 +1,8 @@
 //! Rust nodes to declarations.
 
-use std::collections::HashMap;
+use std::collections::{HashMap, HashSet};
 
+use memchr::memmem;
 use smol_str::SmolStr;
 
 use super::Rust;
@@ -23,8 +24,6 @@ struct Attributes {
     exported: bool,
     /// The comment is made by code.
     computed: bool,
-    /// The author says that no comment is wanted.
-    undocumented: bool,
     /// The name of the file that a module is, without its ending.
     path: Option<SmolStr>,
     /// The text of a `doc` attribute.
@@ -82,7 +81,6 @@ fn read_attribute(walk: &Walk<'_, Rust>, span: Span, out: &mut Attributes) {
         }
         // Whether there is a comment depends on what is built.
         "cfg_attr" if inner.contains("doc =") || inner.contains("doc=") => out.computed = true,
-        "allow" | "expect" if inner.contains("missing_docs") => out.undocumented = true,
         "path" => {
             let file = inner.split('"').nth(1).and_then(|file| file.strip_suffix(".rs"));
             // `windows/mod.rs` is the module of that folder.
@@ -111,7 +109,7 @@ fn begin<'t>(
     }
     declaration.surface = surface(walk, node);
     declaration.hidden = attributes.hidden;
-    declaration.answered = attributes.computed || attributes.undocumented;
+    declaration.answered = attributes.computed;
     declaration.computed_comment = attributes.computed;
     declaration.deprecated = attributes.deprecated;
     if attributes.deprecated {
@@ -532,15 +530,22 @@ pub(super) fn join_around_attributes(walk: &mut Walk<'_, Rust>) {
 /// Narrows members by the type they belong to, and widens what a private module gives out.
 pub(super) fn settle(walk: &mut Walk<'_, Rust>) {
     answer_twins(walk);
-    let given: std::collections::HashSet<_> = walk.given_out.iter().cloned().collect();
+    answer_undocumented(walk);
+    let given: HashSet<_> = walk.given_out.iter().cloned().collect();
+    let passed_whole = |link: &ModuleLink| match link {
+        ModuleLink::PassAll { module } => module.rsplit("::").next().map(SmolStr::new),
+        _ => None,
+    };
+    let passed_whole: HashSet<SmolStr> = walk.outline.links.iter().filter_map(passed_whole).collect();
     let source = walk.source;
     let declarations = &mut walk.outline.declarations;
     for at in 0..declarations.len() {
         let declaration = &declarations[at];
-        let in_module =
-            declaration.owner.is_some_and(|owner| declarations[owner.0 as usize].kind == Kind::Module);
+        let owner = declaration.owner.map(|owner| &declarations[owner.0 as usize]);
         let root = declaration.qualified.split('.').next().unwrap_or_default();
-        let exported = in_module && (given.contains(root) || given.contains("*"));
+        let exported = owner.is_some_and(|owner| {
+            owner.kind == Kind::Module && (given.contains(root) || passed_whole.contains(owner.name.as_str()))
+        });
         let says_pub = source.slice(Span::new(declaration.span.start, declaration.name_span.start));
         if exported && says_pub.contains("pub ") {
             declarations[at].surface = Surface::Public;
@@ -549,6 +554,30 @@ pub(super) fn settle(walk: &mut Walk<'_, Rust>) {
         }
     }
     narrow_by_type(declarations);
+}
+
+/// Asks nothing of what its author lets be without documentation, in words of the compiler, and of all that is in it:
+/// `#[allow(missing_docs)]`.
+fn answer_undocumented(walk: &mut Walk<'_, Rust>) {
+    const LINT: &str = "missing_docs";
+    let (source, declarations) = (walk.source, &mut walk.outline.declarations);
+    if memmem::find(source.text().as_bytes(), LINT.as_bytes()).is_none() {
+        return;
+    }
+    let says = |text: &str, opens: &[&str]| {
+        let places = opens.iter().flat_map(|open| text.match_indices(open));
+        places.into_iter().any(|(at, _)| text[at..].split(']').next().is_some_and(|said| said.contains(LINT)))
+    };
+    let first = declarations.first().map_or(0, |first| first.span.start);
+    let whole = says(source.slice(Span::new(0, first)), &["#![allow(", "#![expect("]);
+    let mut silent = vec![whole; declarations.len()];
+    for at in 0..declarations.len() {
+        let declaration = &declarations[at];
+        let before = source.slice(Span::new(declaration.span.start, declaration.name_span.start));
+        silent[at] |= declaration.owner.is_some_and(|owner| silent[owner.0 as usize])
+            || says(before, &["#[allow(", "#[expect("]);
+        declarations[at].answered |= silent[at];
+    }
 }
 
 /// Of what is declared once for each configuration, one is asked for a comment: the first that has one, else the first.

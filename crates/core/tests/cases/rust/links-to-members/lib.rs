@@ -24,3 +24,9 @@ pub enum Kind {
     /// Goes on a cart.
     Small,
 }
+
+/// What [`Crate::unlift`][0] and [`Crate::unload`](cart.html) do is told there, and of [`Crate::lower`] below.
+///
+/// [0]: crate::cart::Cart::unlift
+/// [`Crate::lower`]: crate::cart::Cart::lower
+pub fn tell() {}

@@ -17,3 +17,21 @@ pub struct Percentiles;
 /// press();
 /// ```
 pub fn press() {}
+
+/// Opens the cellar.
+///
+/// # Failure
+///
+/// Fails where there is none.
+pub fn open() -> Result<(), Closed> {
+    Err(Closed)
+}
+
+/// Closes the cellar.
+///
+/// # Error
+///
+/// Fails where there is none.
+pub fn close() -> Result<(), Closed> {
+    Err(Closed)
+}

@@ -43,3 +43,23 @@ mod tests {
     #[test]
     fn opens() {}
 }
+
+pub use self::given::*;
+
+mod given {
+    pub struct Given;
+}
+
+mod kept {
+    pub trait Kept {}
+}
+
+#[allow(missing_docs)]
+pub struct Plain {
+    pub load: u32,
+}
+
+#[allow(missing_docs, dead_code)]
+pub mod plain {
+    pub fn weigh() {}
+}
