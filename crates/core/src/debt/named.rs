@@ -420,14 +420,14 @@ fn told_together(parameters: &[Parameter], text: &str) -> Vec<bool> {
 pub(super) fn told_in_sentences(source: &Source, parameters: &[Parameter], text: &str) -> Vec<bool> {
     let given = given(text);
     let word = |parameter: &Parameter| word_for_type(source.slice(parameter.ty?));
-    let kinds: Vec<Option<String>> =
-        if given.is_empty() { Vec::new() } else { parameters.iter().map(word).collect() };
-    let only_of = |kind: &String| kinds.iter().flatten().filter(|other| *other == kind).count() == 1;
     let types = types_apart(text);
+    let speaks = !given.is_empty() || !types.is_empty();
+    let kinds: Vec<Option<String>> = if speaks { parameters.iter().map(word).collect() } else { Vec::new() };
+    let only_of = |kind: &String| kinds.iter().flatten().filter(|other| *other == kind).count() == 1;
     let each = parameters.iter().enumerate().zip(counted(text).zip(told_together(parameters, text)));
     let told = each.map(|((at, parameter), (counted, together))| {
         let kind = kinds.get(at).and_then(Option::as_ref).filter(|kind| only_of(kind));
-        let by_type = kind.is_some_and(|kind| given.contains(kind));
+        let by_type = kind.is_some_and(|kind| given.contains(kind) || types.contains(kind));
         let name = parameter.named().map(|name| name.as_str().trim_matches('_'));
         let is_named = |name: &str| {
             let squeezed = squeezed(name);

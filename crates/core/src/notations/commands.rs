@@ -478,8 +478,10 @@ fn thrown_name(lines: &Lines<'_>, word: &str) -> Option<EntryName> {
 }
 
 /// Headings of paragraphs in the colon form that say what comes back.
-const RETURN_HEADINGS: &[&str] =
-    &["Return:", "Returns:", "RETURN:", "RETURNS:", "Return value:", "return:", "returns:"];
+const RETURN_HEADINGS: &[&str] = &[
+    "Return:", "Returns:", "Return :", "Returns :", "RETURN:", "RETURNS:", "Return value:", "return:",
+    "returns:",
+];
 
 /// Words that open a sentence about what comes back, in the colon form with a paragraph of its own.
 const RETURN_WORDS: &[&str] = &["Returns ", "returns ", "Return "];
@@ -564,7 +566,7 @@ fn is_only_a_name(line: &str) -> bool {
 fn return_heading(line: &str) -> Option<(&str, &str)> {
     let heading = RETURN_HEADINGS.iter().find(|heading| line.starts_with(**heading))?;
     let end = heading.len() - 1;
-    Some((&line[..end], &line[end + 1..]))
+    Some((line[..end].trim_end(), &line[end + 1..]))
 }
 
 /// Splits the word for what comes back off a line that speaks of it, in a paragraph of its own or under a heading.

@@ -327,7 +327,8 @@ fn describe_below_mark(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize,
         }
         let next = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
         let begins = |row: usize| lines.trimmed(row).starts_with(char::is_uppercase);
-        if let Some(row) = (at + 1..next).find(|&row| stands_apart(lines, at, row)).filter(|&row| begins(row)) {
+        if let Some(row) = (at + 1..next).find(|&row| stands_apart(lines, at, row)).filter(|&row| begins(row))
+        {
             super::summary::describe_from(doc, lines, (row, 0), next);
         }
     }

@@ -121,7 +121,8 @@ pub(super) fn reads_like_a_description(text: &str) -> bool {
         "appears ", "defined in ", "remove in ", "removed in ", "warning", "caution", "attention",
         "according to ", "passing ", "depending on ", "use ", "tested ", "this file ", "this header ",
         "currently", "still ", "this uses ", "this is used for ", "all known ", "move somewhere ",
-        "move elsewhere", "default empty ", "require ", "this declaration ", "this definition ",
+        "move elsewhere", "default empty ", "other ", "expand this ", "require ", "this declaration ",
+        "this definition ",
     ]
     .iter()
     .any(|words| leads.starts_with(words))

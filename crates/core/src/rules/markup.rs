@@ -347,11 +347,12 @@ fn element_at(text: &str, start: usize) -> Option<Element> {
         let line = rest.split('\n').next().unwrap_or_default();
         line.contains(&format!("</{name}>"))
     };
-    if !ELEMENTS.contains(&lower.as_str()) || ((single || capital) && argument && !closed_later()) {
-        return None;
-    }
     let close = rest.find('>')?;
     let attributes = rest[length..close].trim();
+    let is_argument = || (single || capital) && argument && !attributes.contains('=') && !closed_later();
+    if !ELEMENTS.contains(&lower.as_str()) || is_argument() {
+        return None;
+    }
     let plain = attributes.trim_end_matches('/');
     // What has no attributes' form is no tag; a template names an element by `#crate`.
     if !plain.is_empty() && !plain.contains('=') && !plain.starts_with('#') {

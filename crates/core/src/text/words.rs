@@ -124,6 +124,18 @@ pub(crate) fn has_word(text: &str, word: &str) -> bool {
         .any(|(at, word)| !text[..at].ends_with(part) && !text[at + word.len()..].starts_with(part))
 }
 
+/// Tells whether a text has several words one after the other, in whichever case; signs of comments may part them.
+pub(crate) fn says_in_words(text: &str, words: &[String]) -> bool {
+    if words.len() < 2 {
+        return false;
+    }
+    let spoken = text.split_whitespace().filter(|word| word.contains(char::is_alphanumeric));
+    let spoken: Vec<&str> = spoken.map(|word| word.trim_matches(|c: char| !c.is_alphanumeric())).collect();
+    spoken
+        .windows(words.len())
+        .any(|said| said.iter().zip(words).all(|(said, word)| said.eq_ignore_ascii_case(word)))
+}
+
 #[cfg(test)]
 mod tests {
     use super::*;

@@ -43,3 +43,15 @@ const char *vat_cellar(int id);
 
 /* STEAM not supported by vats of wood */
 enum vat_heat { COLD, WARM };
+
+/**
+ * crate_lift:
+ * @load : what lies in it
+ *
+ * Lifts the crate
+ * Returns : how far it was lifted
+ */
+int crate_lift(int load);
+
+/* Other crates that are weighed */
+struct other_crate { int load; };

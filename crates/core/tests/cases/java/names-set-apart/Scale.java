@@ -40,4 +40,23 @@ public interface Scale {
      * place}. Returns how many were lifted.
      */
     int lift(int count, int place, int row);
+
+    /**
+     * Sets the {@link LoadListener} that is called. It is asked once.
+     */
+    void tell(LoadListener whom, int often);
+
+    /**
+     * Looks a load up. Whoever asks for one that was never weighed gets an illegal
+     * state exception.
+     */
+    default void find() {
+        throw new IllegalStateException();
+    }
+
+    /**
+     * Opens the<a href="https://sallow.example/gates">
+     * gate</a> of a {@code Scale}.
+     */
+    void open();
 }
