@@ -107,12 +107,19 @@ pub(crate) fn names_a_value(summary: &str) -> bool {
     let mut opening = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty()).take(8);
     let speaks_of_itself =
         opening.any(|word| CALLABLES.contains(&word) || matches!(word, "is" | "are" | "that"));
+    // "The raw bytes of the crate": no word in it says what is done.
+    let of_what = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty()).take(5);
+    let is_of_it = first == Some("the")
+        && of_what.skip(2).any(|word| word == "of")
+        && !["can ", "will ", "should ", "must ", "may "].iter().any(|word| lower.contains(word))
+        && !speaks_of_itself;
     let is_noun = matches!(first, Some("a" | "an")) && !speaks_of_itself;
     let is_part = first == Some("the")
         && matches!(second, Some("first" | "last" | "next" | "previous" | "rest" | "largest" | "smallest"))
         && !speaks_of_itself;
     is_noun
         || is_part
+        || is_of_it
         || (asks && matches!(second, Some("if" | "whether")))
         || (first == Some("the") && counts(second) && third == Some("of"))
         || (counts(first) && matches!(second, Some("of" | "about")))

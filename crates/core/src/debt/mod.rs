@@ -202,7 +202,8 @@ impl Debt {
             *owed &= !parameter.named().is_some_and(|name| links.contains(&format!("[{name}]")));
         }
         if !has_params && demand.param != Owe::Always && self.params.contains(&true) {
-            let told = told_in_sentences(debtor.source, &debtor.signature.parameters, text);
+            let (name, parameters) = (debtor.declaration.name.as_str(), &debtor.signature.parameters);
+            let told = told_in_sentences(debtor.source, (name, parameters), text);
             for (owed, told) in self.params.iter_mut().zip(told) {
                 *owed &= !told;
             }

@@ -6,7 +6,7 @@ use aho_corasick::AhoCorasick;
 
 use crate::model::{DocComment, EntryKind, Mark, MarkStanding, Parameter};
 use crate::reading::Owe;
-use crate::text::{Source, Span, split_words};
+use crate::text::{Source, Span};
 
 /// Returns the names that a text marks as those of parameters by commands: `\a load`, `@p load`.
 pub(super) fn spoken_of(text: &str) -> Vec<&str> {
@@ -416,11 +416,20 @@ fn told_together(parameters: &[Parameter], text: &str) -> Vec<bool> {
 }
 
 /// Tells of each parameter whether a text without entries speaks of it: by its place, with others, as what is given, or by its
-/// type.
-pub(super) fn told_in_sentences(source: &Source, parameters: &[Parameter], text: &str) -> Vec<bool> {
+/// type; all of them where a formula has them.
+pub(super) fn told_in_sentences(
+    source: &Source,
+    (callable, parameters): (&str, &[Parameter]),
+    text: &str,
+) -> Vec<bool> {
+    if in_formula(callable, parameters, text) {
+        return vec![true; parameters.len()];
+    }
     let given = given(text);
     let word = |parameter: &Parameter| word_for_type(source.slice(parameter.ty?));
     let types = types_apart(text);
+    let spoken = text.split(|c: char| !(c.is_alphanumeric() || c == '_')).filter(|word| !word.is_empty());
+    let spoken: Vec<String> = spoken.map(squeezed).collect();
     let speaks = !given.is_empty() || !types.is_empty();
     let kinds: Vec<Option<String>> = if speaks { parameters.iter().map(word).collect() } else { Vec::new() };
     let only_of = |kind: &String| kinds.iter().flatten().filter(|other| *other == kind).count() == 1;
@@ -431,7 +440,7 @@ pub(super) fn told_in_sentences(source: &Source, parameters: &[Parameter], text:
         let name = parameter.named().map(|name| name.as_str().trim_matches('_'));
         let is_named = |name: &str| {
             let squeezed = squeezed(name);
-            given.contains(&squeezed) || types.contains(&squeezed) || is_defined(name, text)
+            given.contains(&squeezed) || types.contains(&squeezed) || is_spelt_out(name, &spoken)
         };
         counted || together || by_type || name.is_some_and(is_named)
     });
@@ -449,24 +458,36 @@ fn word_for_type(ty: &str) -> Option<String> {
     is_word.then(|| squeezed(name) + many)
 }
 
-/// Tells whether a sentence opens with a name in words and says what it is: "Net load is the weight without crates", "The net
-/// load must be known" of `net_load`.
-fn is_defined(name: &str, text: &str) -> bool {
-    let words = split_words(name);
-    if words.len() < 2 {
-        return false;
-    }
-    let spoken = text.split_whitespace().filter(|word| word.contains(char::is_alphanumeric));
-    let spoken: Vec<&str> = spoken.map(|word| word.trim_start_matches(['"', '\'', '/', '*', '#'])).collect();
-    let ends = |word: &&str| word.ends_with('.');
-    let defined = |(at, said): (usize, &[&str])| {
-        let before = &spoken[..at];
-        let before = before.strip_suffix(&["The"]).unwrap_or(before);
-        before.last().is_none_or(ends)
-            && said.iter().zip(&words).all(|(said, word)| said.eq_ignore_ascii_case(word))
-            && SAYING.contains(&said[words.len()])
+/// Tells whether a text has a name of several words in its words, wherever: "from a string of HTML code" of `html_code`, "a
+/// base class" of `baseclass`.
+fn is_spelt_out(name: &str, spoken: &[String]) -> bool {
+    const SHORTEST: usize = 6;
+    let squeezed = squeezed(name);
+    let is_name = |said: &[String]| {
+        let mut rest = squeezed.as_str();
+        said.iter().all(|word| match rest.strip_prefix(word.as_str()) {
+            Some(behind) => {
+                rest = behind;
+                true
+            }
+            None => false,
+        }) && rest.is_empty()
     };
-    spoken.windows(words.len() + 1).enumerate().any(defined)
+    squeezed.len() >= SHORTEST && [2, 3].into_iter().any(|count| spoken.windows(count).any(is_name))
+}
+
+/// Tells whether a text has a formula for what a callable gives back: "moment(load, arm) = load * arm".
+fn in_formula(name: &str, parameters: &[Parameter], text: &str) -> bool {
+    let own = |argument: &str| {
+        let argument = argument.split('=').next().unwrap_or_default().trim();
+        parameters.iter().any(|parameter| parameter.named().is_some_and(|name| name.as_str() == argument))
+    };
+    text.match_indices(name).any(|(at, _)| {
+        let arguments = text[at + name.len()..].strip_prefix('(').and_then(|rest| rest.split_once(')'));
+        arguments.is_some_and(|(arguments, behind)| {
+            behind.trim_start().starts_with('=') && arguments.contains(',') && arguments.split(',').all(own)
+        })
+    })
 }
 
 /// Returns the words for what is given, squeezed, and each with the next one or two as one word: "Weighs the given load",

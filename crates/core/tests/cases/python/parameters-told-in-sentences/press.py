@@ -287,10 +287,42 @@ def farther(load1, load2):
     return load1 or load2
 
 
-def exchange(crate_map, net_load, tare_load):
+def exchange(crate_map, html_code, net_load):
     """Exchange crates for others.
 
-    Crate map is a dictionary of crates. The tare load is a
-    number, and Net load is another.
+    Crate map is a dictionary of crates. They are kept in a string of
+    HTML code, and the crate's load is another.
     """
-    print(crate_map, net_load, tare_load)
+    print(crate_map, html_code, net_load)
+
+
+def moment(load, arm, gravity=9.81):
+    """Weigh what hangs on an arm.
+
+    moment(load, arm, gravity) =
+        load * arm * gravity
+    """
+    print(load * arm * gravity)
+
+
+class Seal:
+    """The seal of a crate."""
+
+    def stamp(self) -> bytes:
+        """The plain bytes of the stamp.
+
+        They are never sealed.
+        """
+        return self.bytes
+
+    def stamps(self) -> bytes:
+        """The sealing of crates should be slow.
+
+        It is never hurried.
+        """
+        return self.bytes
+
+
+# Mostly a concession to growers.
+def concede():
+    return 1
