@@ -36,6 +36,12 @@ pub(crate) fn summary_answers(summary: &str) -> bool {
         || (first == Some("how") && second.is_some_and(|second| measures.contains(&second)))
 }
 
+/// Tells whether a summary says that what comes back decorates something, by its type as well: "Route parameter decorator" of
+/// a `ParameterDecorator`.
+pub(crate) fn is_told_to_decorate(summary: &str, ty: &str) -> bool {
+    ty.trim_end().ends_with("Decorator") && summary.to_lowercase().contains("decorator")
+}
+
 /// Tells whether a summary leads with the type that comes back, set apart or written as no word is: "`Crate` at the top",
 /// "The NetLoad that lies on it".
 pub(crate) fn leads_with_type(summary: &str, ty: &str) -> bool {
@@ -73,7 +79,7 @@ fn says_when(text: &str) -> bool {
 fn says_what_comes_out(text: &str) -> bool {
     [
         "The output is ", "The outputs are ", "The result is ", "The results are ", "The result may be ",
-        "The result will be ",
+        "The result will be ", "it produces a", "It produces a", "Produces a",
     ]
     .iter()
     .any(|words| memchr::memmem::find(text.as_bytes(), words.as_bytes()).is_some())

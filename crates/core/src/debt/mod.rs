@@ -5,7 +5,8 @@ mod named;
 mod thrown;
 
 use crate::answers::{
-    iterates, leads_with_type, names_a_value, sentence_answers, speaks_of_yielding, summary_answers,
+    is_told_to_decorate, iterates, leads_with_type, names_a_value, sentence_answers, speaks_of_yielding,
+    summary_answers,
 };
 use crate::model::{
     Answer, Declaration, DocComment, EntryKind, Kind, Origin, Parameter, Said, Signature, Thrown, Variadic,
@@ -106,7 +107,8 @@ impl Debt {
         // Whoever gave the parameters entries gives one to what comes back.
         let ty = debtor.signature.returns.ty.map_or("", |ty| debtor.source.slice(ty));
         let named_in_prose = !has_params && (names_a_value(&summary) || leads_with_type(&summary, ty));
-        returns &= demand.returns == Owe::Always || !(named_in_prose || summary_answers(&summary));
+        let in_summary = named_in_prose || summary_answers(&summary) || is_told_to_decorate(&summary, ty);
+        returns &= demand.returns == Owe::Always || !in_summary;
         if (by_text && returns) || named {
             let text = told(debtor.source, doc);
             let whole = debtor.source.slice(doc.span);

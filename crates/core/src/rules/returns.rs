@@ -370,6 +370,11 @@ fn unexpected(context: &Context<'_>, findings: &mut Findings<'_>) {
     if !context.doc.has(EntryKind::Returns) || context.paired.is_none() {
         return;
     }
+    // Whoever declares that it is undefined may say why.
+    let ty = declaration.signature.returns.ty.map(|ty| context.slice(ty).trim());
+    if ty == Some("undefined") && context.file.language.dialect == Dialect::TypeScript {
+        return;
+    }
     // Nor is known what a decorator makes of it.
     if declaration.signature.returns.wrapped && declaration.kind != Kind::Constructor {
         return;

@@ -302,6 +302,13 @@ fn made_inside<'t>(walk: &Walk<'t, Script>, statements: &[Node<'t>], value: Node
     })
 }
 
+/// Tells whether nothing is of a type, now or later: `void`, `Promise<void>`.
+fn is_no_type(ty: &str) -> bool {
+    let ty = ty.trim();
+    let later = ["Promise<", "PromiseLike<"].iter().find_map(|head| ty.strip_prefix(head)?.strip_suffix('>'));
+    matches!(later.unwrap_or(ty).trim(), "void" | "undefined" | "never")
+}
+
 fn returns<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Returns {
     let Some(annotation) = walk.field(node, "return_type") else { return Returns::default() };
     let ty =
@@ -309,12 +316,7 @@ fn returns<'t>(walk: &Walk<'t, Script>, node: Node<'t>) -> Returns {
     let ty = ty.unwrap_or(annotation);
     let text = walk.text(ty).trim();
     let bare: String = text.split_whitespace().collect::<Vec<_>>().join(" ");
-    let nothing = matches!(bare.as_str(), "void" | "undefined" | "never")
-        || bare.starts_with("asserts ")
-        || ["Promise<", "PromiseLike<"].iter().any(|head| {
-            let inner = bare.strip_prefix(head).and_then(|rest| rest.strip_suffix('>'));
-            inner.is_some_and(|inner| matches!(inner.trim(), "void" | "undefined" | "never"))
-        });
+    let nothing = bare.starts_with("asserts ") || bare.split('|').all(is_no_type);
     let set =
         (bare == "boolean" || annotation.kind() == "type_predicate_annotation").then_some(ClosedSet::Boolean);
     let value = if nothing { Answer::No } else { Answer::Yes };

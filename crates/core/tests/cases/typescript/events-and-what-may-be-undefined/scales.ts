@@ -43,3 +43,36 @@ export class WeigherClass {
 
 /** What weighs, and is in a hall. */
 export type Weigher<T> = WeigherClass & { hall: T };
+
+/**
+ * Route parameter decorator. It fills the parameter with the load.
+ *
+ * @param name which load
+ */
+export declare function Load(name: string): ParameterDecorator;
+
+/**
+ * Weighs later, or at once. It is never both.
+ *
+ * @param load what is weighed
+ */
+export declare function weighLater(load: number): void | Promise<void>;
+
+/**
+ * Looks a load up in the yard.
+ *
+ * @returns Loads of the yard are not known here.
+ */
+export declare function lookAround(): undefined;
+
+/**
+ * Given a scale, it produces a `Press`. It is never empty.
+ */
+export declare function press(scale: Scale): Press;
+
+/**
+ * Weighs at once, or not.
+ *
+ * @param load what is weighed
+ */
+export declare function weighMaybe(load: number): void | number;
