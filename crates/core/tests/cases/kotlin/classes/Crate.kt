@@ -46,3 +46,18 @@ object Hall {
         @Painted
         get() = Colour.GREY
 }
+
+// Is it necessary?
+interface Doubted
+
+// Default presses for vats were added in 183.
+class Aged
+
+// Keeps what was pressed.
+class Cellar
+
+// Guess the cellar can't be closed, seeing as it has no door.
+fun leaveOpen() = 1
+
+// Does this cellar have a door?
+fun hasDoor() = false
