@@ -198,7 +198,7 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             bare = shorter;
         }
         // "Weighs the crate and returns its load", not "and returns to the start".
-        let is_mark = |c: char| c.is_whitespace() || "%*`'\"-#/<:@\\".contains(c);
+        let is_mark = |c: char| c.is_whitespace() || "%*`'\"-#/<:@\\([{".contains(c);
         let next = after.strip_prefix('s').unwrap_or(after).trim_start_matches(is_mark);
         let next = next.split(|c: char| !c.is_alphanumeric()).next();
         let without_value = [

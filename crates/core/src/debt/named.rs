@@ -4,7 +4,7 @@ use std::sync::LazyLock;
 
 use aho_corasick::AhoCorasick;
 
-use crate::model::{DocComment, EntryKind, Mark, MarkStanding, Parameter};
+use crate::model::{DocComment, EntryKind, Mark, MarkStanding, Parameter, Variadic};
 use crate::reading::Owe;
 use crate::text::{Source, Span};
 
@@ -55,6 +55,12 @@ pub(super) fn set_apart(line: &str) -> impl Iterator<Item = &str> {
     parts.map(|(_, name, _)| name)
 }
 
+/// Words short for others that only code has.
+const CODE_ALONE: &[&str] = &[
+    "addr", "arr", "attr", "attrs", "cls", "ctx", "dest", "dtype", "elem", "elems", "expr", "func", "idx",
+    "obj",
+];
+
 /// Operators that nothing but code has behind a word.
 const EQUALS: &[&str] = &["==", " == ", " != "];
 
@@ -90,6 +96,7 @@ fn unmistakable(line: &str) -> impl Iterator<Item = &str> {
                 // `load==NULL`, `crate->load`
                 || ["!=", "->"].iter().chain(EQUALS).any(|operator| after.starts_with(operator))
                 || name == "kwargs"
+                || CODE_ALONE.contains(&name)
                 || is_unspeakable(before, name, after)
                 // "Args:" alone opens a list.
                 || name == "args" && !(after.starts_with(':') && before.trim().is_empty()))
@@ -427,6 +434,9 @@ pub(super) fn told_in_sentences(
     }
     let given = given(text);
     let word = |parameter: &Parameter| word_for_type(source.slice(parameter.ty?));
+    // "weigh(crate=load, ...)" as the first line shows what is collected.
+    let opening = text.trim_start_matches(|c: char| !c.is_alphanumeric()).strip_prefix(callable);
+    let shows_its_call = opening.is_some_and(|behind| behind.starts_with('('));
     let types = types_apart(text);
     let spoken = text.split(|c: char| !(c.is_alphanumeric() || c == '_')).filter(|word| !word.is_empty());
     let spoken: Vec<String> = spoken.map(squeezed).collect();
@@ -442,7 +452,8 @@ pub(super) fn told_in_sentences(
             let squeezed = squeezed(name);
             given.contains(&squeezed) || types.contains(&squeezed) || is_spelt_out(name, &spoken)
         };
-        counted || together || by_type || name.is_some_and(is_named)
+        let shown = parameter.variadic == Variadic::Keywords && shows_its_call;
+        counted || together || by_type || shown || name.is_some_and(is_named)
     });
     told.collect()
 }
