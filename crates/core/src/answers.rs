@@ -214,7 +214,9 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
         let listed = starts.is_empty() || starts.ends_with(['-', '*', '\n']);
         // "If there is a crate this returns its load", "then return its load".
         let follows = behind_condition.is_some()
-            && [" this ", " it ", " then "].iter().any(|subject| opening.ends_with(subject))
+            && [" this ", " it ", " then "]
+                .iter()
+                .any(|subject| opening.ends_with(subject) || bare.ends_with(subject))
             && has_value;
         // "If that fails, then this method returns zero", not "before this method returns control".
         let named = ["this function ", "this method ", "the function ", "the method "]
@@ -233,7 +235,7 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             || subjects.contains(&bare)
             // "Given a crate, it returns its load."
             || bare.ends_with(", it ");
-        opens && ["s ", " ", "s: ", ": ", "ing "].iter().any(|next| after.starts_with(next))
+        opens && ["s ", " ", "s: ", ": ", "ing ", "\n", "s\n"].iter().any(|next| after.starts_with(next))
     })
 }
 

@@ -251,7 +251,8 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
         let rows = (at, lines.last_said(at, end));
         read_tag(&mut doc, lines, name, rows);
         if matches!(name, "overload" | "usecase") {
-            // What follows speaks of one form of several.
+            // What follows speaks of one form of several, and so do type parameters before it.
+            doc.entries.retain(|entry| entry.kind != EntryKind::TypeParam);
             break;
         }
     }

@@ -76,3 +76,21 @@ export declare function press(scale: Scale): Press;
  * @param load what is weighed
  */
 export declare function weighMaybe(load: number): void | number;
+
+/**
+ * Presses a load. If it was pressed before it will return
+ * `false`.
+ *
+ * @param load what is pressed
+ */
+export declare function pressAgain(load: number): boolean;
+
+/**
+ * Uses something in one of two ways.
+ *
+ * @template {Crate} [Load=Crate]
+ *
+ * @overload
+ * @param {Crate} crate
+ */
+export declare function use(crate: Crate): void;
