@@ -143,6 +143,13 @@ const CALLABLES: &[&str] = &[
 const HELPING: &[&str] =
     &["will ", "should ", "may ", "must ", "can ", "always ", "also ", "simply ", "then "];
 
+/// What may stand in front of the word, and gives something back.
+const SUBJECTS: &[&str] = &[
+    "this ", "it ", "this function ", "this method ", "the function ", "the method ", "function ", "method ",
+    "the callback ", "will ", "may ", "must ", "should ", "always ", "also ", "simply ", "otherwise ",
+    "otherwise, ", "by default ", "by default, ",
+];
+
 /// Tells whether a sentence of a text, wherever it stands, begins with what comes back: `Returns the load`, `This will
 /// return the load`.
 pub(crate) fn sentence_answers(text: &str) -> bool {
@@ -168,11 +175,6 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
     if PHRASES.iter().any(|words| text.contains(words)) {
         return true;
     }
-    let subjects = [
-        "this ", "it ", "this function ", "this method ", "the function ", "the method ", "function ",
-        "method ", "the callback ", "will ", "may ", "must ", "should ", "always ", "also ", "simply ",
-        "otherwise ", "otherwise, ", "by default ", "by default, ",
-    ];
     text.match_indices("eturn").any(|(at, _)| {
         let (Some(before), Some(after)) = (text.get(..at.wrapping_sub(1)), text.get(at + 5..)) else {
             return false;
@@ -231,8 +233,8 @@ pub(crate) fn sentence_answers(text: &str) -> bool {
             || (is_case(opening) && has_value)
             || second
             || called
-            || subjects.contains(&opening)
-            || subjects.contains(&bare)
+            || SUBJECTS.contains(&opening)
+            || SUBJECTS.contains(&bare)
             // "Given a crate, it returns its load."
             || bare.ends_with(", it ");
         opens && ["s ", " ", "s: ", ": ", "ing ", "\n", "s\n"].iter().any(|next| after.starts_with(next))
