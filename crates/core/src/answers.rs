@@ -97,8 +97,10 @@ fn opens_with_signature(summary: &str) -> bool {
 /// scale", "Checks whether it is full".
 pub(crate) fn names_a_value(summary: &str) -> bool {
     let lower = summary.to_lowercase();
-    let mut words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
-    let (first, second, third) = (words.next(), words.next(), words.next());
+    let words = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
+    let words: Vec<&str> = words.take(8).collect();
+    let word = |at: usize| words.get(at).copied();
+    let (first, second, third) = (word(0), word(1), word(2));
     const VALUES: &[&str] = &[
         "number", "count", "amount", "sum", "list", "set", "index", "size", "length", "name", "names",
         "value", "average", "mean", "maximum", "minimum", "position", "information",
@@ -110,13 +112,11 @@ pub(crate) fn names_a_value(summary: &str) -> bool {
     ];
     let asks = first.is_some_and(|first| ASKING.contains(&first));
     // "A crate as a float": what comes back, where it is not said what the callable is.
-    let mut opening = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty()).take(8);
     let speaks_of_itself =
-        opening.any(|word| CALLABLES.contains(&word) || matches!(word, "is" | "are" | "that"));
+        words.iter().any(|word| CALLABLES.contains(word) || matches!(*word, "is" | "are" | "that"));
     // "The raw bytes of the crate": no word in it says what is done.
-    let of_what = lower.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty()).take(5);
     let is_of_it = first == Some("the")
-        && of_what.skip(2).any(|word| word == "of")
+        && (2..5).any(|at| word(at) == Some("of"))
         && !["can ", "will ", "should ", "must ", "may "].iter().any(|word| lower.contains(word))
         && !speaks_of_itself;
     let is_noun = matches!(first, Some("a" | "an")) && !speaks_of_itself;

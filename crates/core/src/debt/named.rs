@@ -6,7 +6,7 @@ use aho_corasick::AhoCorasick;
 
 use crate::model::{DocComment, EntryKind, Mark, MarkStanding, Parameter, Variadic};
 use crate::reading::Owe;
-use crate::text::{Source, Span};
+use crate::text::{Source, Span, is_spelt_out, spoken_words, squeezed};
 
 /// Returns the names that a text marks as those of parameters by commands: `\a load`, `@p load`.
 pub(super) fn spoken_of(text: &str) -> Vec<&str> {
@@ -58,7 +58,7 @@ pub(super) fn set_apart(line: &str) -> impl Iterator<Item = &str> {
 /// Words short for others that only code has.
 const CODE_ALONE: &[&str] = &[
     "addr", "arr", "attr", "attrs", "cls", "ctx", "dest", "dtype", "elem", "elems", "expr", "func", "idx",
-    "obj",
+    "kwargs", "obj",
 ];
 
 /// Operators that nothing but code has behind a word.
@@ -95,7 +95,6 @@ fn unmistakable(line: &str) -> impl Iterator<Item = &str> {
                 || has_hump(name)
                 // `load==NULL`, `crate->load`
                 || ["!=", "->"].iter().chain(EQUALS).any(|operator| after.starts_with(operator))
-                || name == "kwargs"
                 || CODE_ALONE.contains(&name)
                 || is_unspeakable(before, name, after)
                 // "Args:" alone opens a list.
@@ -438,8 +437,7 @@ pub(super) fn told_in_sentences(
     let opening = text.trim_start_matches(|c: char| !c.is_alphanumeric()).strip_prefix(callable);
     let shows_its_call = opening.is_some_and(|behind| behind.starts_with('('));
     let types = types_apart(text);
-    let spoken = text.split(|c: char| !(c.is_alphanumeric() || c == '_')).filter(|word| !word.is_empty());
-    let spoken: Vec<String> = spoken.map(squeezed).collect();
+    let spoken = spoken_words(text);
     let speaks = !given.is_empty() || !types.is_empty();
     let kinds: Vec<Option<String>> = if speaks { parameters.iter().map(word).collect() } else { Vec::new() };
     let only_of = |kind: &String| kinds.iter().flatten().filter(|other| *other == kind).count() == 1;
@@ -467,24 +465,6 @@ fn word_for_type(ty: &str) -> Option<String> {
     let many = if ty.ends_with("[]") { "array" } else { "" };
     let is_word = name.len() > 2 && (!many.is_empty() || name.starts_with(|c: char| c.is_uppercase()));
     is_word.then(|| squeezed(name) + many)
-}
-
-/// Tells whether a text has a name of several words in its words, wherever: "from a string of HTML code" of `html_code`, "a
-/// base class" of `baseclass`.
-fn is_spelt_out(name: &str, spoken: &[String]) -> bool {
-    const SHORTEST: usize = 6;
-    let squeezed = squeezed(name);
-    let is_name = |said: &[String]| {
-        let mut rest = squeezed.as_str();
-        said.iter().all(|word| match rest.strip_prefix(word.as_str()) {
-            Some(behind) => {
-                rest = behind;
-                true
-            }
-            None => false,
-        }) && rest.is_empty()
-    };
-    squeezed.len() >= SHORTEST && [2, 3].into_iter().any(|count| spoken.windows(count).any(is_name))
 }
 
 /// Tells whether a text has a formula for what a callable gives back: "moment(load, arm) = load * arm".
@@ -534,11 +514,6 @@ fn behind_broken_tag<'a>(source: &'a Source, doc: &DocComment, row: u32) -> Opti
 fn types_apart(text: &str) -> Vec<String> {
     let types = set_apart(text).filter(|name| name.starts_with(|c: char| c.is_uppercase()));
     types.chain(linked_types(text)).map(squeezed).collect()
-}
-
-/// Returns a name in which case and underscores are set aside.
-fn squeezed(name: &str) -> String {
-    name.replace('_', "").to_lowercase()
 }
 
 /// Returns the names of the types that a text links: `{@link loads.NetLoad}`, `cref="NetLoad"`.

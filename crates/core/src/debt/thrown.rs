@@ -4,7 +4,7 @@ use super::told;
 use crate::index::Family;
 use crate::model::{Answer, DocComment, EntryKind, Origin, Signature, Thrown};
 use crate::reading::Hierarchy;
-use crate::text::{Source, Span, has_word, says_in_words, split_words};
+use crate::text::{Source, Span, has_word, is_spelt_out, spoken_words};
 
 /// Returns the last part of a type's name, however it is qualified.
 fn last_part(name: &str) -> &str {
@@ -37,8 +37,8 @@ fn speaks_of_errors(text: &str) -> bool {
     })
 }
 
-/// Tells whether a comment says by name what is thrown, wherever, or in its words, "an illegal state exception"; or outside of its entries, where no type is named,
-/// that something is.
+/// Tells whether a comment says by name what is thrown, wherever, or in its words, "an illegal state exception"; or outside of
+/// its entries, where no type is named, that something is.
 pub(super) fn names_exception((told, whole): (&str, &str), thrown: &Thrown) -> bool {
     // Whoever says that some error comes has said that one does.
     if speaks_of_errors(told) {
@@ -51,7 +51,7 @@ pub(super) fn names_exception((told, whole): (&str, &str), thrown: &Thrown) -> b
         }
         ty => {
             let name = last_part(ty);
-            !name.is_empty() && (has_word(whole, name) || says_in_words(told, &split_words(name)))
+            !name.is_empty() && (has_word(whole, name) || is_spelt_out(name, &spoken_words(told)))
         }
     }
 }

@@ -4,6 +4,7 @@
 //! To add a notation: a file, a `mod` line and an entry in [`ALL`].
 
 mod annotations;
+mod below_tags;
 mod callouts;
 mod choose;
 mod commands;

@@ -3,6 +3,7 @@
 //! Source for the tags: the documentation comment specification of the Java platform (JDK 23), chapter
 //! "Standard tags". The type in braces and the name in brackets are read as other languages write them.
 
+use super::below_tags;
 use super::fields;
 use super::long_types::long_type;
 use super::notation::{NewEntry, Notation, TypeCustom, WriteStyle};
@@ -247,8 +248,7 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     let opens = read_directives(&mut doc, lines, opens);
     describe(&mut doc, lines, opens.first().map_or(lines.len(), |&(at, _)| at));
     for (number, &(at, name)) in opens.iter().enumerate().filter(|(_, (_, name))| !name.is_empty()) {
-        let end = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
-        let rows = (at, lines.last_said(at, end));
+        let rows = (at, lines.last_said(at, end_of(lines, &opens, number)));
         read_tag(&mut doc, lines, name, rows);
         if matches!(name, "overload" | "usecase") {
             // What follows speaks of one form of several, and so do type parameters before it.
@@ -261,18 +261,14 @@ fn read(lines: &Lines<'_>, span: Span) -> DocComment {
     let first = (0..lines.len()).map(|at| lines.trimmed(at)).find(|line| !line.is_empty());
     doc.inherits |= lines.dialect() == Dialect::Ruby && first.is_some_and(|line| line.starts_with("(see "));
     describe_by_tag(&mut doc, lines, &opens, DESCRIPTIONS);
-    match lines.dialect() {
-        _ if doc.summary.is_some() => {}
-        Dialect::Ruby => describe_below(&mut doc, lines, &opens),
-        Dialect::JavaScript | Dialect::TypeScript => {
-            describe_below_flag(&mut doc, lines, &opens);
-            describe_below_mark(&mut doc, lines, &opens);
-        }
-        Dialect::Php => describe_below_mark(&mut doc, lines, &opens),
-        _ => {}
-    }
+    below_tags::describe(&mut doc, lines, &opens);
     complete(&mut doc);
     doc
+}
+
+/// Returns the row behind the last that belongs to a tag, by its number among the tags that open lines.
+pub(super) fn end_of(lines: &Lines<'_>, opens: &[(usize, &str)], number: usize) -> usize {
+    opens.get(number + 1).map_or(lines.len(), |&(next, _)| next)
 }
 
 /// Leaves out what stands inside a type that goes on over lines: a key may look like a tag, `@unit?: string`.
@@ -287,72 +283,6 @@ fn without_those_in_types<'t>(lines: &Lines<'_>, mut opens: Vec<(usize, &'t str)
         true
     });
     opens
-}
-
-/// Tags whose text is a word.
-const ONE_WORD: &[&str] = &["api", "since", "version", "private", "public", "abstract"];
-
-/// Takes the first paragraph below a tag for the description that is not indented like the tag's text: `@abstract`, an empty
-/// line, and what it does. Behind a word no empty line is needed.
-fn describe_below(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, &str)]) {
-    for (number, &(at, name)) in opens.iter().enumerate() {
-        let next = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
-        // What there is to see has often no more than its name.
-        let behind = &lines.text(at)[offset_behind(lines, at, name)..];
-        let one_word = ONE_WORD.contains(&name) || name == "see" && behind.split_whitespace().count() == 1;
-        let below = (at + 1 < next && one_word).then_some(at + 1);
-        let below = below.filter(|&row| !lines.is_blank(row) && lines.indent(row) <= lines.indent(at));
-        if let Some(row) = below.or_else(|| (at + 1..next).find(|&row| stands_apart(lines, at, row))) {
-            super::summary::describe_from(doc, lines, (row, 0), next);
-            return;
-        }
-    }
-}
-
-/// Tells whether a line begins a paragraph that is not indented like the text of the tag above it.
-fn stands_apart(lines: &Lines<'_>, tag: usize, row: usize) -> bool {
-    !lines.is_blank(row) && lines.is_blank(row - 1) && lines.indent(row) <= lines.indent(tag)
-}
-
-/// Takes the first paragraph below a tag that makes no entry for the description, where nothing else is: `@alias weigh`, an
-/// empty line, and what it does.
-fn describe_below_mark(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, &str)]) {
-    const WITH_TEXT: &[&str] = &["example", "license", "copyright", "todo"];
-    for (number, &(at, name)) in opens.iter().enumerate() {
-        if doc.summary.is_some() || doc.entries.iter().any(|entry| entry.lines.0 as usize <= at) {
-            return;
-        }
-        let words = lines.text(at)[offset_behind(lines, at, name)..].split_whitespace().count();
-        if words > 1 || WITH_TEXT.contains(&name) {
-            continue;
-        }
-        let next = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
-        let begins = |row: usize| lines.trimmed(row).starts_with(char::is_uppercase);
-        if let Some(row) = (at + 1..next).find(|&row| stands_apart(lines, at, row)).filter(|&row| begins(row))
-        {
-            super::summary::describe_from(doc, lines, (row, 0), next);
-        }
-    }
-}
-
-/// Tags that need no text.
-const FLAGS: &[&str] = &[
-    "abstract", "alpha", "async", "beta", "class", "constructor", "enum", "experimental", "export", "final",
-    "func", "function", "generator", "global", "inner", "instance", "interface", "internal", "method",
-    "mixin", "namespace", "override", "package", "private", "protected", "public", "readonly", "sealed",
-    "static", "virtual",
-];
-
-/// Takes the text below a tag that needs none for the description: `@public`, and on the next line what it does.
-fn describe_below_flag(doc: &mut DocComment, lines: &Lines<'_>, opens: &[(usize, &str)]) {
-    for (number, &(at, name)) in opens.iter().enumerate().filter(|(_, (_, name))| FLAGS.contains(name)) {
-        let next = opens.get(number + 1).map_or(lines.len(), |&(next, _)| next);
-        let is_bare = lines.text(at)[offset_behind(lines, at, name)..].trim().is_empty();
-        if is_bare && at + 1 < next && !lines.is_blank(at + 1) {
-            super::summary::describe_from(doc, lines, (at + 1, 0), next);
-            return;
-        }
-    }
 }
 
 /// Reads lines that open with `@!`, as Ruby has them: what follows most of them is about something else.
@@ -449,7 +379,7 @@ fn read_tag(doc: &mut DocComment, lines: &Lines<'_>, name: &str, rows: (usize, u
     }
 }
 
-fn offset_behind(lines: &Lines<'_>, row: usize, name: &str) -> usize {
+pub(super) fn offset_behind(lines: &Lines<'_>, row: usize, name: &str) -> usize {
     (lines.span_of(name).end - lines.spans()[row].start) as usize
 }
 

@@ -115,7 +115,8 @@ fn names_another(file: &FileReading<'_>, declaration: &Declaration, doc: &DocCom
     })
 }
 
-/// `weigh: function() {}`, `weigh = async function() {}`, `weigh() {}`: it takes and does nothing, and shows what others are to write.
+/// `weigh: function() {}`, `weigh = async function() {}`, `weigh() {}`: it takes and does nothing, and shows what others are to
+/// write.
 fn is_to_be_written(file: &FileReading<'_>, declaration: &Declaration) -> bool {
     let behind = Span::new(declaration.name_span.end, declaration.span.end.max(declaration.name_span.end));
     if behind.len() >= 128 || declaration.kind == Kind::Constructor {

@@ -18,5 +18,5 @@ pub use source::Source;
 pub use span::Span;
 pub(crate) use span::narrow;
 pub use verbs::{VERBS, is_listed_verb, third_person};
-pub(crate) use words::{has_word, says_in_words};
+pub(crate) use words::{has_word, is_spelt_out, spoken_words, squeezed};
 pub use words::{near, nearest, split_words, surely_says_more};

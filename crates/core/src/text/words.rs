@@ -124,16 +124,33 @@ pub(crate) fn has_word(text: &str, word: &str) -> bool {
         .any(|(at, word)| !text[..at].ends_with(part) && !text[at + word.len()..].starts_with(part))
 }
 
-/// Tells whether a text has several words one after the other, in whichever case; signs of comments may part them.
-pub(crate) fn says_in_words(text: &str, words: &[String]) -> bool {
-    if words.len() < 2 {
-        return false;
-    }
-    let spoken = text.split_whitespace().filter(|word| word.contains(char::is_alphanumeric));
-    let spoken: Vec<&str> = spoken.map(|word| word.trim_matches(|c: char| !c.is_alphanumeric())).collect();
-    spoken
-        .windows(words.len())
-        .any(|said| said.iter().zip(words).all(|(said, word)| said.eq_ignore_ascii_case(word)))
+/// Returns a name in which case and underscores are set aside.
+pub(crate) fn squeezed(name: &str) -> String {
+    name.replace('_', "").to_lowercase()
+}
+
+/// Returns the words of a text, squeezed; signs of comments are none.
+pub(crate) fn spoken_words(text: &str) -> Vec<String> {
+    let words = text.split(|c: char| !(c.is_alphanumeric() || c == '_')).filter(|word| !word.is_empty());
+    words.map(squeezed).collect()
+}
+
+/// Tells whether a name of several words is among spoken ones in its words: "from a string of HTML code" of `html_code`, "a base
+/// class" of `baseclass`, "an illegal state exception" of `IllegalStateException`.
+pub(crate) fn is_spelt_out(name: &str, spoken: &[String]) -> bool {
+    const SHORTEST: usize = 6;
+    let name = squeezed(name);
+    let begins = |from: usize| {
+        let (mut rest, mut count) = (name.as_str(), 0);
+        for word in &spoken[from..] {
+            match rest.strip_prefix(word.as_str()) {
+                Some(behind) if !word.is_empty() => (rest, count) = (behind, count + 1),
+                _ => break,
+            }
+        }
+        rest.is_empty() && count > 1
+    };
+    name.len() >= SHORTEST && (0..spoken.len()).any(begins)
 }
 
 #[cfg(test)]
